@@ -1,0 +1,284 @@
+import type Joi from 'joi';
+import { psi, printText, usualUnits } from '../units';
+import { choice, count, flag, group, type Infer, joiOf, list, maybe, number, type Problem, problemsOf, quantity, text, union } from './fields';
+import { boilerShape } from './geometry';
+
+const mm = (x: number) => x / 1000;
+const litres = (x: number) => x / 1000;
+const length = (label: string, from: number, to: number, help?: string) => quantity(label, 'length', mm(from), mm(to), help);
+const pressure = (label: string, from: number, to: number, help?: string) => quantity(label, 'pressure', psi(from), psi(to), help);
+
+const tubes = group('Tubes', {
+  count: count('Number of tubes', 0, 400),
+  diameter: length('Outside diameter of a tube', 3, 120),
+  low: length('Centre of the lowest row', 1, 1500, 'Above the bottom of the barrel, inside.'),
+  high: length('Centre of the highest row', 1, 1500, 'Rows are spread evenly between the two.')
+});
+
+const flueDrum = {
+  diameter: length('Inside diameter', 20, 1500),
+  length: length('Inside length', 30, 4000),
+  tubes
+};
+
+/** Heights are above the inside bottom of the barrel or shell; legs reach below it. */
+export const boilerField = union('Form of boiler', 'form', {
+  locomotive: group('Locomotive', {
+    barrelDiameter: length('Barrel, inside diameter', 40, 1200),
+    barrelLength: length('Barrel, inside length', 60, 4000, 'Between tubeplates.'),
+    wrapperLength: length('Wrapper, inside length', 40, 2000),
+    wrapperWidth: length('Wrapper, inside width below the barrel’s centre', 30, 1500, 'The top is half round, of the barrel’s radius.'),
+    legs: length('Legs reach below the barrel', 0, 1000),
+    fireboxLength: length('Firebox, outside length', 30, 1900),
+    fireboxWidth: length('Firebox, outside width', 20, 1400),
+    crown: length('Firebox crown above the barrel’s bottom', 5, 1000),
+    tubes
+  }),
+  vertical: group('Vertical', {
+    diameter: length('Shell, inside diameter', 40, 1500),
+    height: length('Shell, inside height', 60, 3000),
+    fireboxDiameter: length('Firebox, outside diameter', 20, 1400),
+    fireboxHeight: length('Firebox, height of crown', 10, 1500),
+    tubeCount: count('Number of tubes', 0, 400),
+    tubeDiameter: length('Outside diameter of a tube', 3, 120)
+  }),
+  horizontal: group('Horizontal with flue', flueDrum),
+  pot: group('Pot', { diameter: length('Inside diameter', 20, 400), length: length('Inside length', 30, 800) }),
+  electric: group('Electric', {
+    diameter: length('Inside diameter', 40, 600),
+    length: length('Inside length', 60, 1500),
+    elementVolume: quantity('Water the element displaces', 'volume', 0, litres(5)),
+    elementTop: length('Top of the element above the bottom', 1, 500)
+  })
+});
+
+const oils = { steam: 'steam oil', motion: 'motion oil', grease: 'grease' } as const;
+
+/**
+ * The fit-out: everything an engine has on it that changes how it is prepared, fired, run and shut down.
+ * Lengths in m, pressures in Pa at the gauge, volumes in m³, weights in kg, power in W, times in s.
+ */
+export const fitOutField = group('Fit-out', {
+  format: choice('Format', { 'joram.fit-out/1': 'joram.fit-out/1' }),
+  name: text('Name', 1, 80),
+  description: text('Class', 1, 80, 'As on its plate: 0-4-2 side tank, road roller, drainage pump.'),
+  scale: text('Scale or gauge', 1, 40),
+  kind: choice('Kind', {
+    'tank locomotive': 'tank locomotive',
+    'tender locomotive': 'tender locomotive',
+    'road engine': 'road engine',
+    portable: 'portable',
+    'stationary plant': 'stationary plant',
+    'launch plant': 'launch plant',
+    tabletop: 'tabletop engine'
+  }),
+  size: choice('Size', { tabletop: 'tabletop', small: 'small', medium: 'medium', full: 'full size' }, 'Sets how often the glass is looked at: about 3, 5 and 10 minutes.'),
+  mass: quantity('Weight in working order', 'mass', 0.1, 40_000),
+  workingPressure: pressure('Working pressure', 5, 300, 'As on the boiler’s certificate.'),
+  boiler: boilerField,
+  shell: group('Boiler shell', {
+    material: choice('Material', { copper: 'copper', brass: 'brass', steel: 'steel' }),
+    joints: choice('Joints', { 'silver-soldered': 'silver-soldered', 'soft-soldered': 'soft-soldered', welded: 'welded', riveted: 'riveted' }),
+    metal: quantity('Weight of the boiler’s metal', 'mass', 0.02, 8000),
+    lagged: flag('Lagged')
+  }),
+  gauge: flag('Pressure gauge'),
+  tellTale: choice('Without a gauge, what tells', { none: 'nothing', whistle: 'the whistle', feather: 'feather at the relief valve', spring: 'spring of the flywheel' }),
+  glasses: list(
+    'Gauge glasses',
+    'Glass',
+    group('Glass', {
+      bottomNut: length('Top of the bottom nut', 1, 3000, 'Above the inside bottom of the barrel or shell. The lowest water that can be seen.'),
+      topNut: length('Bottom of the top nut', 2, 3000),
+      blowThrough: flag('Has a blow-through cock'),
+      sharesSteam: flag('Its steam pipe also feeds the blower or another user', 'Such a glass can read a quarter to a whole glass high while that user is open.')
+    }),
+    0,
+    2
+  ),
+  levels: group('Levels in the glass', {
+    lowest: number('Lowest running level', 0, 1, 'As a fraction of the glass. Under it, feed now.'),
+    wanted: number('Wanted when hot', 0, 1),
+    ceiling: number('Highest level to leave with', 0, 1, 'Above it water is carried over with the steam.')
+  }),
+  fill: maybe(quantity('Measured fill, for an engine without a glass', 'volume', 10e-6, litres(20))),
+  runLimit: maybe(quantity('Longest run on one fill, for an engine that cannot be fed', 'time', 60, 7200)),
+  safetyValves: list(
+    'Safety valves',
+    'Valve',
+    group('Safety valve', {
+      set: pressure('Set to lift at', 5, 320),
+      type: choice('Type', { spring: 'spring', pop: 'pop', weight: 'weight', 'relief filler': 'relief valve in the filler' }),
+      unscrewsToFill: flag('Is taken out to fill')
+    }),
+    1,
+    4
+  ),
+  fusiblePlug: flag('Fusible plug'),
+  blowDown: flag('Blow-down valve'),
+  vent: flag('Vent or air release'),
+  manholes: count('Manhole doors', 0, 4),
+  mudholes: count('Mudhole doors', 0, 20),
+  whistle: flag('Whistle'),
+  fire: union('Fire', 'with', {
+    solid: group('Solid fuel', {
+      fuel: choice('Fuel', { 'dry steam coal': 'dry steam coal', anthracite: 'anthracite', 'house coal': 'house coal', charcoal: 'charcoal', wood: 'wood' }),
+      start: choice('Start fuel', { charcoal: 'soaked charcoal', 'paraffin sticks': 'paraffin-soaked sticks', kindling: 'dry kindling', firelighters: 'firelighters', wood: 'wood' }),
+      grateLength: length('Grate length', 20, 2000),
+      grateWidth: length('Grate width', 15, 1500),
+      gratePieces: count('Pieces of the grate', 1, 30),
+      ashpan: choice('Ashpan and grate', { fixed: 'fixed', pins: 'drop, held by pins', doors: 'drop doors' }),
+      damper: flag('Damper'),
+      chimneyBores: count('Chimney bores', 1, 2),
+      draught: choice('Draught before there is steam', { fan: 'fan on the chimney', 'compressed air': 'compressed air into the blower', none: 'none' }),
+      adapter: maybe(length('Fan adapter for a chimney of', 8, 400)),
+      blower: maybe(pressure('The blower sustains the fire from', 2, 150))
+    }),
+    gas: group('Gas', {
+      burners: count('Burners', 1, 6),
+      litAt: choice('Lit at', { 'burner face': 'the burner face', smokebox: 'the smokebox', 'flue end': 'the end of the flue' }),
+      canister: quantity('Gas in a full canister', 'mass', 0.005, 20),
+      power: quantity('Power of all burners', 'power', 50, 60_000),
+      gasRegulator: flag('Pressure regulator on the canister')
+    }),
+    spirit: group('Spirit or tablets', {
+      fuel: choice('Fuel', { spirit: 'spirit', gel: 'gel', tablets: 'tablets' }),
+      charge: text('One charge is', 1, 60)
+    }),
+    electric: group('Electric element', {
+      power: quantity('Power of the element', 'power', 50, 20_000),
+      thermostat: choice('Thermostat', { temperature: 'set by temperature', pressure: 'set by pressure', none: 'none' })
+    })
+  }),
+  feeds: list(
+    'Feeds',
+    'Feed',
+    group('Feed', {
+      name: text('Called', 1, 40),
+      kind: choice('Kind', {
+        'hand pump': 'hand pump',
+        'axle pump': 'axle pump',
+        'crosshead pump': 'crosshead pump',
+        'crankshaft pump': 'crankshaft pump',
+        'steam pump': 'steam pump',
+        injector: 'injector',
+        bottle: 'bottle or syringe, cold'
+      }),
+      from: pressure('Works from', 0, 200),
+      turning: flag('Engine must turn'),
+      rate: quantity('Rate', 'flow', 0, litres(5000) / 3600),
+      bypassShutSendsTo: choice('With its bypass shut, water goes to', { boiler: 'the boiler', tank: 'the tank', none: 'it has no bypass' }),
+      into: choice('Delivers into', { water: 'the water space', steam: 'the steam space' }),
+      plumbed: flag('Plumbed in')
+    }),
+    0,
+    6
+  ),
+  tanks: list(
+    'Tanks',
+    'Tank',
+    group('Tank', { name: text('Called', 1, 40), capacity: quantity('Holds', 'volume', litres(0.05), litres(4000)), balanced: flag('Balanced with its pair'), gauge: flag('Has a gauge') }),
+    0,
+    4
+  ),
+  lubrication: list(
+    'Lubrication, point by point',
+    'Point',
+    group('Point', {
+      point: text('Where', 1, 60),
+      kind: choice('How', { displacement: 'displacement lubricator', mechanical: 'mechanical lubricator', 'sight feed': 'sight feed', wick: 'wick', cup: 'cup', hand: 'by hand' }),
+      oil: choice('Oil', oils),
+      every: quantity('Every', 'time', 300, 36_000)
+    }),
+    0,
+    30
+  ),
+  cylinders: group('Cylinders', {
+    count: count('Cylinders', 1, 4),
+    bore: length('Bore', 4, 600),
+    stroke: length('Stroke', 4, 900),
+    doubleActing: flag('Double acting'),
+    oscillating: flag('Oscillating'),
+    drains: choice('Drains', { hand: 'worked by hand', steam: 'worked by steam', 'steam isolated': 'worked by steam, with an isolator', chest: 'steam chest only', none: 'none' }),
+    valveGear: text('Valve gear', 0, 40),
+    reverser: choice('Reverser', { lever: 'lever with catch', screw: 'screw', none: 'none' })
+  }),
+  drive: choice('Drive', { direct: 'direct', gears: 'gears, can be disengaged', clutch: 'clutch', chain: 'chain' }),
+  brakes: list('Brakes', 'Brake', group('Brake', { kind: choice('Kind', { hand: 'hand', steam: 'steam', vacuum: 'vacuum' }), isolator: flag('Has an isolator') }), 0, 3),
+  lamps: flag('Lamps'),
+  bell: flag('Bell'),
+  exhaust: choice('Exhaust', { chimney: 'up the chimney', separator: 'oil separator', condensate: 'condensate tank', tray: 'tray under the cylinder' }),
+  water: group('Water', {
+    kind: choice('Kind of water', { tap: 'tap', rain: 'rain', softened: 'softened', distilled: 'distilled or deionised' }),
+    treatment: choice('Treatment', { none: 'none', tank: 'in the tank', boiler: 'in the boiler' })
+  }),
+  storage: choice('Stored', { dry: 'dry and open', full: 'full and treated' }),
+  comesOff: text('Parts that come off for transport', 0, 300),
+  pace: maybe(quantity('Warm it no faster than, per hour', 'temperature', 5, 400, 'A difference in kelvin. Riveted and large boilers are limited.')),
+  habits: group('Habits of the owner', {
+    draught: choice('Draught', { before: 'before the match, so that the flame goes the right way', after: 'after it, so that the start fuel is not blown out' }),
+    firstBed: choice('First bed', { thin: 'thin and even, it takes sooner', full: 'up to the door, it holds longer' }),
+    changeover: choice('Changeover to the blower', { first: 'at the first pressure that sustains the fire', late: 'late, at half working pressure' }),
+    fill: choice('Fill', { cold: 'with cold water, it shows leaks', warm: 'with warm water, it saves time and fuel' }),
+    oiling: choice('Motion oil', { before: 'before lighting, with clean hands', wait: 'during the wait, when the oil runs warm' }),
+    injector: choice('Injector', { standing: 'tested before moving', moving: 'tested once moving' }),
+    blowDown: choice('Blow-down', { hot: 'hot, for the sludge', cool: 'cool, then drained', full: 'left full and treated' }),
+    clean: choice('Tubes and smokebox', { after: 'after the run, while warm', before: 'before the next steaming' })
+  })
+});
+
+export type FitOut = Infer<typeof fitOutField>;
+export type Boiler = FitOut['boiler'];
+export type Feed = FitOut['feeds'][number];
+
+const show = (x: number) => printText(x, 'length', usualUnits);
+
+/** Rules between fields, which no single field can know. Each names the field that is most likely wrong. */
+const rules: readonly ((f: FitOut) => Problem | false)[] = [
+  ({ boiler: b }) => b.form === 'locomotive' && b.fireboxWidth >= b.wrapperWidth && { path: 'boiler.fireboxWidth', sentence: `The firebox (${show(b.fireboxWidth)}) must be narrower than the wrapper around it (${show(b.wrapperWidth)}).` },
+  ({ boiler: b }) => b.form === 'locomotive' && b.fireboxLength >= b.wrapperLength && { path: 'boiler.fireboxLength', sentence: `The firebox (${show(b.fireboxLength)}) must be shorter than the wrapper around it (${show(b.wrapperLength)}).` },
+  ({ boiler: b }) => b.form === 'locomotive' && b.crown >= b.barrelDiameter && { path: 'boiler.crown', sentence: `The crown (${show(b.crown)}) must lie below the top of the boiler (${show(b.barrelDiameter)}).` },
+  ({ boiler: b }) => b.form === 'locomotive' && b.wrapperWidth > b.barrelDiameter && { path: 'boiler.wrapperWidth', sentence: `Below the barrel’s centre the wrapper (${show(b.wrapperWidth)}) may not be wider than the barrel (${show(b.barrelDiameter)}).` },
+  ({ boiler: b }) => b.form === 'vertical' && b.fireboxDiameter >= b.diameter && { path: 'boiler.fireboxDiameter', sentence: `The firebox (${show(b.fireboxDiameter)}) must be narrower than the shell (${show(b.diameter)}).` },
+  ({ boiler: b }) => b.form === 'vertical' && b.fireboxHeight >= b.height && { path: 'boiler.fireboxHeight', sentence: `The crown (${show(b.fireboxHeight)}) must lie below the top of the shell (${show(b.height)}).` },
+  ({ boiler: b }) => (b.form === 'locomotive' || b.form === 'horizontal') && b.tubes.low > b.tubes.high && { path: 'boiler.tubes.low', sentence: `The lowest row of tubes (${show(b.tubes.low)}) cannot be above the highest (${show(b.tubes.high)}).` },
+  ({ boiler: b }) => {
+    if (b.form !== 'locomotive' && b.form !== 'horizontal') return false;
+    const across = b.form === 'locomotive' ? b.barrelDiameter : b.diameter;
+    return b.tubes.count > 0 && b.tubes.high + b.tubes.diameter / 2 >= across && { path: 'boiler.tubes.high', sentence: `The highest tubes reach ${show(b.tubes.high + b.tubes.diameter / 2)}, which is outside a barrel of ${show(across)}.` };
+  },
+  ({ boiler: b }) => !(boilerShape(b).total > 0) && { path: 'boiler', sentence: 'With these dimensions there is no room for water: the firebox and tubes fill the boiler.' },
+  (f) => {
+    const { heated, top } = boilerShape(f.boiler);
+    for (const [i, g] of f.glasses.entries()) {
+      if (g.bottomNut <= heated) return { path: `glasses.${i}.bottomNut`, sentence: `The bottom nut (${show(g.bottomNut)}) must be above the highest heated plate or tube (${show(heated)}): otherwise the glass shows water while metal is dry.` };
+      if (g.topNut <= g.bottomNut) return { path: `glasses.${i}.topNut`, sentence: `The top nut (${show(g.topNut)}) must be above the bottom nut (${show(g.bottomNut)}).` };
+      if (g.topNut >= top) return { path: `glasses.${i}.topNut`, sentence: `The top nut (${show(g.topNut)}) must be below the inside top of the boiler (${show(top)}).` };
+    }
+    return false;
+  },
+  (f) => f.levels.lowest >= f.levels.ceiling && { path: 'levels.lowest', sentence: 'The lowest running level must be under the highest level to leave with.' },
+  (f) => (f.levels.wanted < f.levels.lowest || f.levels.wanted > f.levels.ceiling) && { path: 'levels.wanted', sentence: 'The wanted level must lie between the lowest running level and the highest.' },
+  (f) => f.glasses.length === 0 && f.fill === null && { path: 'fill', sentence: 'An engine without a glass needs a measured fill: give the volume of water that goes in cold.' },
+  (f) => f.fill !== null && f.fill >= boilerShape(f.boiler).total && { path: 'fill', sentence: `The measured fill must be less than the boiler holds (${printText(boilerShape(f.boiler).total, 'volume', usualUnits)}).` },
+  (f) => f.glasses.length === 0 && f.feeds.every((x) => x.kind === 'bottle') && f.runLimit === null && { path: 'runLimit', sentence: 'An engine with no glass and no feed under pressure needs a longest run on one fill.' },
+  (f) => {
+    const i = f.safetyValves.findIndex((v) => v.set > f.workingPressure * 1.1);
+    return i >= 0 && { path: `safetyValves.${i}.set`, sentence: `A safety valve set more than a tenth above the working pressure (${printText(f.workingPressure, 'pressure', usualUnits)}) cannot protect the boiler.` };
+  }
+];
+
+let compiled: Joi.Schema | undefined;
+
+/**
+ * Checks a fit-out document.
+ * @returns the document with texts trimmed, or every problem with its path and a sentence for its field
+ */
+export function checkFitOut(document: unknown): { fitOut: FitOut } | { problems: Problem[] } {
+  compiled ??= joiOf(fitOutField);
+  const { error, value } = compiled.validate(document, { abortEarly: false, convert: true });
+  if (error) return { problems: problemsOf(fitOutField, error, document) };
+  const fitOut = value as FitOut;
+  const problems = rules.map((rule) => rule(fitOut)).filter((p) => p !== false);
+  return problems.length ? { problems } : { fitOut };
+}

@@ -1,0 +1,6 @@
+export { expectation, type Field, type Group, type Problem } from './fields';
+export * from './figures';
+export * from './fit-out';
+export * from './geometry';
+export * from './levels';
+export * from './patterns';

@@ -1,0 +1,2 @@
+export * from './if97';
+export * from './saturation';
