@@ -1,4 +1,4 @@
-import { chosenUnit, fromSi, type Quantity, type UnitChoice, unitRow } from './quantities';
+import { chosenUnit, fromSi, quantities, type Quantity, type UnitChoice, unitRow } from './quantities';
 
 /** A quantity ready to print: the figure, and the unit that is set smaller beside it. */
 export interface Printed {
@@ -45,3 +45,13 @@ export function printText(value: number, quantity: Quantity, choice: UnitChoice,
   const { figure, unit } = print(value, quantity, choice, digits);
   return unit === '°' ? figure + unit : figure + thin + unit;
 }
+
+/**
+ * A quantity inside a stored sentence, to be printed later in each reader's own units: `{pressure:206843}`.
+ * @param value SI
+ */
+export const mark = (value: number, quantity: Quantity): string => `{${quantity}:${Number(value.toPrecision(7))}}`;
+
+/** A stored sentence with its marked quantities printed in the member's units. */
+export const printMarks = (text: string, choice: UnitChoice): string =>
+  text.replace(/\{([a-z]+):(-?[\d.e+-]+)\}/g, (whole, quantity: string, value: string) => (quantity in quantities ? printText(Number(value), quantity as Quantity, choice) : whole));

@@ -1,0 +1,153 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { patterns } from '../engine';
+import { compose } from '../procedure';
+import { psi, usualUnits } from '../units';
+import { add, type Bodies, checkEntry, type Context, type Entry, fold, glassReading, inOrder, type Kind, type Log, quickLine, say } from '.';
+
+const fitOut = patterns.find((p) => p.fitOut.name === 'Little Bittern')!.fitOut;
+const context: Context = { fitOut, procedure: compose(fitOut), keeper: 'Wenna Thrale' };
+const t0 = Date.parse('2026-06-13T09:00:00.000Z');
+const entry = <K extends Kind>(n: number, kind: K, body: Bodies[K], strikes?: number): Entry =>
+  ({ id: id(n), kind, body, at: new Date(t0 + n * 1000).toISOString(), by: 'Wenna Thrale', source: 'person', ...(strikes === undefined ? {} : { strikes: id(strikes) }) }) as Entry;
+const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`;
+
+/** Entries of many kinds, with times that collide and strikes that may strike strikes. */
+const anyEntries = fc
+  .array(
+    fc.record({
+      second: fc.nat(40),
+      pick: fc.nat(9),
+      level: fc.double({ min: 0, max: 1, noNaN: true }),
+      target: fc.nat(60)
+    }),
+    { minLength: 1, maxLength: 160 }
+  )
+  .map((rows) =>
+    rows.map(({ second, pick, level, target }, i): Entry => {
+      const steps = context.procedure.steps;
+      const made: [Kind, Bodies[Kind]][] = [
+        ['reading', { pressure: psi(level * 100) }],
+        ['reading', { glass: level, glassAt: null }],
+        ['tick', { step: steps[target % steps.length]!.key, outcome: level > 0.2 ? 'done' : 'skipped', reason: 'no need' }],
+        ['valve', { valve: 'drains', open: level > 0.5 ? 1 : 0 }],
+        ['feed', { feed: 'Injector', on: level > 0.5, to: 'boiler', volume: 0.001 }],
+        ['fire', { act: level > 0.7 ? 'light' : level > 0.6 ? 'out' : 'fuel on', amount: 1 }],
+        ['thing', { thing: 'plug', open: level > 0.5 }],
+        ['fault', { text: 'weep', forbids: 'nothing' }],
+        ['strike', {}],
+        ['reading', { pressure: psi(50) }]
+      ];
+      const [kind, body] = made[pick]!;
+      return { ...entry(i, kind, body as never), at: new Date(t0 + second * 1000).toISOString(), ...(pick >= 8 ? { strikes: id(target % rows.length) } : {}) } as Entry;
+    })
+  );
+
+describe('the fold', () => {
+  it('does not depend on the order of arrival', () => {
+    fc.assert(
+      fc.property(anyEntries, fc.infiniteStream(fc.nat()), (entries, chance) => {
+        const shuffled = entries.map((e) => [chance.next().value as number, e] as const).sort((a, b) => a[0] - b[0]).map(([, e]) => e);
+        expect(fold(context, shuffled).state).toEqual(fold(context, entries).state);
+      })
+    );
+  });
+
+  it('adding one at a time, in any order and twice, gives the same as folding all', () => {
+    fc.assert(
+      fc.property(anyEntries, fc.infiniteStream(fc.nat()), (entries, chance) => {
+        const shuffled = entries.map((e) => [chance.next().value as number, e] as const).sort((a, b) => a[0] - b[0]).map(([, e]) => e);
+        const added = [...shuffled, ...shuffled.slice(0, 5)].reduce<Log>(add, fold(context, []));
+        const full = fold(context, entries);
+        expect(added.entries).toEqual([...entries].sort(inOrder));
+        expect([...added.struck].sort()).toEqual([...full.struck].sort());
+        expect(added.state).toEqual(full.state);
+      })
+    );
+  });
+
+  it('a struck reading leaves no trace, and a struck strike brings it back', () => {
+    const base = [entry(1, 'reading', { pressure: psi(60) }), entry(2, 'reading', { pressure: psi(660) })];
+    const struck = fold(context, [...base, entry(3, 'strike', {}, 2)]);
+    expect(struck.state.pressure?.value).toBe(psi(60));
+    expect(struck.state.highest?.value).toBe(psi(60));
+    expect(fold(context, [...base, entry(3, 'strike', {}, 2), entry(4, 'strike', {}, 3)]).state.pressure?.value).toBe(psi(660));
+  });
+
+  it('keeps what is open until it is closed, by step, by valve or by name', () => {
+    const opened = fold(context, [entry(1, 'tick', { step: 'plug-in', outcome: 'done' }), entry(2, 'valve', { valve: 'drains', open: 1 }), entry(3, 'tick', { step: 'match', outcome: 'done' })]);
+    expect(Object.keys(opened.state.open).sort()).toEqual(['drains', 'fire', 'plug']);
+    expect(opened.state.fire.litAt).toBe(entry(3, 'note', { text: 'x' }).at);
+    const closed = [entry(4, 'thing', { thing: 'plug', open: false }), entry(5, 'valve', { valve: 'drains', open: 0 }), entry(6, 'fire', { act: 'drop' })].reduce(add, opened);
+    expect(closed.state.open).toEqual({});
+  });
+
+  it('a glass carries the pressure it was taken at', () => {
+    const log = fold(context, [entry(1, 'reading', { pressure: psi(40) })]);
+    expect(glassReading(0.5, log.state)).toEqual({ glass: 0.5, glassAt: psi(40) });
+    expect(glassReading(0.5, log.state, psi(45))).toEqual({ glass: 0.5, glassAt: psi(45), pressure: psi(45) });
+    expect(checkEntry({ id: id(1), kind: 'reading', at: '2026-06-13T10:00:00Z', body: { glass: 0.5 } })).toMatchObject({ sentence: expect.stringContaining('pressure it was taken at') });
+  });
+});
+
+describe('entries from outside', () => {
+  it.each([
+    [{ kind: 'reading', body: { pressure: 'lots' } }, 'body.pressure'],
+    [{ kind: 'reading', body: {} }, 'body'],
+    [{ kind: 'tick', body: { step: 'match', outcome: 'skipped' } }, 'body.reason'],
+    [{ kind: 'feed', body: { feed: 'Injector', on: true, to: 'open' } }, 'body.to'],
+    [{ kind: 'strike', body: {} }, 'strikes'],
+    [{ kind: 'explosion', body: {} }, 'kind'],
+    [{ kind: 'note', body: { text: 'x' }, at: 'yesterday' }, 'at']
+  ])('%j is refused at %s', (wrong, field) => {
+    expect(checkEntry({ id: id(1), at: '2026-06-13T10:00:00Z', ...wrong })).toMatchObject({ field, sentence: expect.stringMatching(/^The entry’s .*\.$/) });
+  });
+});
+
+describe('the quick line', () => {
+  const around = (entries: Entry[] = [], seconds = 60) => ({ fitOut, state: fold(context, entries).state, units: usualUnits, now: t0 + seconds * 1000 });
+  const read = (line: string) => quickLine(line, around());
+
+  it.each([
+    ['65 1/2 coal', [{ kind: 'reading', body: { pressure: psi(65), glass: 0.5, glassAt: psi(65) } }, { kind: 'fire', body: { act: 'fuel on', fuel: 'coal' } }]],
+    ['65psi ½', [{ kind: 'reading', body: { pressure: psi(65), glass: 0.5, glassAt: psi(65) } }]],
+    ['4.5bar', [{ kind: 'reading', body: { pressure: 450_000 } }]],
+    ['62 pounds half a glass', [{ kind: 'reading', body: { pressure: psi(62), glass: 0.5, glassAt: psi(62) } }]],
+    ['just above bottom nut', [{ kind: 'reading', body: { glass: 0.05, glassAt: null } }]],
+    ['in the bottom nut', [{ kind: 'reading', body: { glass: 'bottom nut', glassAt: null } }]],
+    ['injector on 70', [{ kind: 'reading', body: { pressure: psi(70) } }, { kind: 'feed', body: { feed: 'Injector', on: true, to: 'boiler' } }]],
+    ['axle pump to tank', [{ kind: 'feed', body: { feed: 'Axle pump', on: true, to: 'tank' } }]],
+    ['blower 1/4', [{ kind: 'valve', body: { valve: 'blower', open: 0.25 } }]],
+    ['drains shut, rake', [{ kind: 'valve', body: { valve: 'drains', open: 0 } }, { kind: 'fire', body: { act: 'rake' } }]],
+    ['coal 0.5 kg', [{ kind: 'fire', body: { act: 'fuel on', fuel: 'coal', amount: 0.5 } }]],
+    ['lift 91', [{ kind: 'lift', body: { valve: 1, lifted: psi(91) } }]],
+    ['bobbing', [{ kind: 'observation', body: { seen: 'glass moving' } }]],
+    ['85 °C', [{ kind: 'reading', body: { temperature: 358.15 } }]],
+    ['tank 3/4', [{ kind: 'reading', body: { tank: 0.75 } }]],
+    ['note Left clack weeps at 30', [{ kind: 'note', body: { text: 'Left clack weeps at 30' } }]]
+  ])('%s', (line, entries) => {
+    const got = read(line);
+    expect(got.problem).toBeUndefined();
+    expect(got.entries).toEqual(entries);
+    expect(got.echo).toHaveLength(entries.length);
+    for (const e of got.entries) expect(checkEntry({ id: id(1), at: '2026-06-13T10:00:00Z', ...e })).toHaveProperty('entry');
+  });
+
+  it('asks when a value is implausible for this engine', () => {
+    expect(read('900 psi').asks[0]).toContain('90');
+    expect(read('70 125c').asks[0]).toContain('158');
+    expect(read('70 157c').asks).toEqual([]);
+    const jumped = quickLine('1', around([entry(50, 'reading', { glass: 0.3, glassAt: null })], 60));
+    expect(jumped.asks).toEqual([]);
+    expect(quickLine('3/4', around([entry(50, 'reading', { glass: 0.3, glassAt: null })], 60)).asks[0]).toContain('10 s');
+  });
+
+  it('says what it did not understand and logs nothing', () => {
+    expect(read('65 wibble')).toEqual({ entries: [], echo: [], asks: [], problem: expect.stringContaining('wibble') });
+  });
+
+  it('says an entry in the reader’s units', () => {
+    expect(say(entry(1, 'reading', { pressure: psi(65), glass: 0.5, glassAt: psi(65) }), usualUnits)).toBe('65\u2009psi · ½ glass');
+    expect(say(entry(1, 'reading', { pressure: 450_000 }), { ...usualUnits, pressure: 'bar' })).toBe('4.5\u2009bar');
+  });
+});

@@ -1,0 +1,273 @@
+import type { FitOut } from '../engine';
+import { observations, type Observation } from '../procedure';
+import { saturationAtGauge, saturationPressure, saturationTemperature } from '../steam';
+import { absolute, type Gauge, isLevel, parseGlass, parseNumber, parseQuantity, printGlass, printText, standardAtmosphere, toSi, type UnitChoice } from '../units';
+import type { Bodies, Kind, Valve } from './entry';
+import { glassReading } from './fold';
+import type { State } from './state';
+
+/** The quick line: a whole observation typed or dictated in one go, such as `65 1/2 coal`. Its grammar is in docs/quick-line.md. */
+
+/** An entry that was understood, not yet made. */
+export type Understood = { [K in Kind]: { kind: K; body: Bodies[K] } }[Kind];
+
+export interface QuickLine {
+  readonly entries: readonly Understood[];
+  /** What was understood, in the order it was said. */
+  readonly echo: readonly string[];
+  /** What is implausible for this engine and is asked about before it is logged. */
+  readonly asks: readonly string[];
+  /** What could not be understood; nothing is logged while there is any. */
+  readonly problem?: string;
+}
+
+export interface Around {
+  readonly fitOut: FitOut;
+  readonly state: State;
+  readonly units: UnitChoice;
+  /** ms since 1970 */ readonly now: number;
+}
+
+interface Draft {
+  pressure?: number;
+  glass?: Bodies['reading']['glass'];
+  temperature?: number;
+  tank?: number;
+  others: Understood[];
+}
+
+/** Reads from the front of the words; gives back how many it took, or 0. */
+type Reader = (words: readonly string[], draft: Draft, around: Around) => number;
+
+const isWord = (w: string | undefined, ...list: string[]) => w !== undefined && list.includes(w);
+const fuels: Record<string, string> = { coal: 'coal', charcoal: 'charcoal', wood: 'wood', sticks: 'wood', anthracite: 'anthracite' };
+
+const valveWords: Record<string, Valve> = { blower: 'blower', damper: 'damper', regulator: 'regulator', reg: 'regulator', drains: 'drains', drain: 'drains', fan: 'fan', vent: 'vent', door: 'fire door', blowdown: 'blow-down', 'blow-down': 'blow-down', whistle: 'whistle' };
+
+/** `on`, `off`, `open`, `shut`, `half`, `1/4`: how far a valve is open; a bare mention means on. */
+function opening(words: readonly string[]): { open: number; took: number } {
+  const [w] = words;
+  if (isWord(w, 'on', 'open', 'up', 'full')) return { open: 1, took: 1 };
+  if (isWord(w, 'off', 'shut', 'closed', 'out')) return { open: 0, took: 1 };
+  const g = w === undefined ? undefined : parseGlass(w);
+  if (g !== undefined && isLevel(g) && g > 0 && g < 1) return { open: g, took: isWord(words[1], 'open') ? 2 : 1 };
+  return { open: 1, took: 0 };
+}
+
+const readers: readonly Reader[] = [
+  // note … and fault … take the rest of the line as it stands.
+  (words, draft) => {
+    if (isWord(words[0], 'note') && words.length > 1) {
+      draft.others.push({ kind: 'note', body: { text: words.slice(1).join(' ') } });
+      return words.length;
+    }
+    if (isWord(words[0], 'fault') && words.length > 1) {
+      draft.others.push({ kind: 'fault', body: { text: words.slice(1).join(' '), forbids: 'nothing' } });
+      return words.length;
+    }
+    return 0;
+  },
+  (words, draft, { units }) => {
+    const [word, amount, unit] = words;
+    const fuel = word && fuels[word];
+    if (!fuel) return 0;
+    const weight = amount !== undefined && /\d/.test(amount) ? parseQuantity(unit && /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/.test(unit) ? `${amount} ${unit}` : amount, 'mass', units.mass) : undefined;
+    // A bare number after the fuel is not its weight: "coal 65" is a round of coal at 65 psi.
+    const weighed = weight && 'value' in weight && /[a-z]/i.test(`${amount}${unit && /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/.test(unit) ? unit : ''}`) ? weight.value : undefined;
+    draft.others.push({ kind: 'fire', body: { act: 'fuel on', fuel, ...(weighed === undefined ? {} : { amount: weighed }) } });
+    return weighed === undefined ? 1 : unit && /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/.test(unit) ? 3 : 2;
+  },
+  ([w], draft) => {
+    if (!isWord(w, 'rake', 'raked', 'thin', 'thinned')) return 0;
+    draft.others.push({ kind: 'fire', body: { act: w!.startsWith('rake') ? 'rake' : 'thin' } });
+    return 1;
+  },
+  ([w, x], draft) => {
+    if (!isWord(w, 'lit', 'light', 'match') && !(w === 'fire' && isWord(x, 'lit', 'out', 'dropped'))) return 0;
+    draft.others.push({ kind: 'fire', body: { act: w === 'fire' && x === 'out' ? 'out' : w === 'fire' && x === 'dropped' ? 'drop' : 'light' } });
+    return w === 'fire' ? 2 : 1;
+  },
+  // A feed, by its own name or its kind: `injector on`, `axle pump to tank`, `feed off`.
+  (words, draft, { fitOut, state }) => {
+    const line = words.join(' ');
+    const feeds = fitOut.feeds.filter((f) => f.plumbed);
+    const named = feeds.flatMap((f) => [[f.name.toLowerCase(), f], [f.kind, f], ...(f.kind === 'injector' ? [['inj', f]] : []), ...(f.kind.endsWith('pump') ? [['pump', f]] : [])] as [string, (typeof feeds)[number]][]);
+    const running = feeds.find((f) => state.feeds[f.name]?.on) ?? feeds[0];
+    if (running) named.push(['feed', running]);
+    const hit = named.sort((a, b) => b[0].length - a[0].length).find(([name]) => line === name || line.startsWith(`${name} `));
+    if (!hit) return 0;
+    let took = hit[0].split(' ').length;
+    let [a, b] = [words[took], words[took + 1]];
+    let to: 'boiler' | 'tank' | 'both' | undefined;
+    let on = true;
+    if (isWord(a, 'on', 'off', 'stopped', 'knocked')) {
+      on = a === 'on';
+      took += a === 'knocked' && b === 'off' ? 2 : 1;
+      [a, b] = [words[took], words[took + 1]];
+    }
+    if (a === 'to' && isWord(b, 'boiler', 'tank', 'both')) {
+      to = b as typeof to;
+      took += 2;
+    }
+    draft.others.push({ kind: 'feed', body: { feed: hit[1].name, on, ...(to ? { to } : on ? { to: 'boiler' } : {}) } });
+    return took;
+  },
+  (words, draft, { units }) => {
+    if (!isWord(words[0], 'tank', 'tender')) return 0;
+    const level = words[1] === undefined ? undefined : words[1] === 'full' ? 1 : words[1] === 'empty' ? 0 : parseGlass(words[1]);
+    void units;
+    if (level === undefined || !isLevel(level)) return 0;
+    draft.tank = level;
+    return 2;
+  },
+  (words, draft) => {
+    const valve = words[0] && valveWords[words[0]];
+    if (!valve) return 0;
+    const { open, took } = opening(words.slice(1));
+    draft.others.push({ kind: 'valve', body: { valve, open } });
+    return 1 + took;
+  },
+  (words, draft, { units }) => {
+    const i = isWord(words[0], 'valve') ? 1 : 0;
+    if (!isWord(words[i], 'lift', 'lifted', 'lifts', 'reseat', 'reseated', 'reseats')) return 0;
+    const key = words[i]!.startsWith('lift') ? 'lifted' : 'reseated';
+    const at = words[i + 1] === 'at' ? 1 : 0;
+    const p = words[i + 1 + at] === undefined ? undefined : parseQuantity(words[i + 1 + at]!, 'pressure', units.pressure);
+    if (!p || 'problem' in p) return 0;
+    draft.others.push({ kind: 'lift', body: { valve: 1, [key]: p.value } });
+    return i + 2 + at;
+  },
+  ([w, x], draft) => {
+    if (!isWord(w, 'oil', 'oiled')) return 0;
+    draft.others.push({ kind: 'oil', body: { what: x === 'round' ? 'oil round' : 'oiled' } });
+    return x === 'round' ? 2 : 1;
+  },
+  // Something seen, by its key or the first words of how it is said.
+  (words, draft) => {
+    const line = words.join(' ');
+    const aliases: Record<string, Observation> = { bobbing: 'glass moving', bobs: 'glass moving', vapor: 'vapour', feathering: 'feather', priming: 'priming', 'blowing off': 'blowing off', simmering: 'simmer' };
+    const hit = [...Object.entries(aliases), ...Object.keys(observations).map((k) => [k, k] as [string, Observation])].sort((a, b) => b[0].length - a[0].length).find(([k]) => line === k || line.startsWith(`${k} `));
+    if (!hit) return 0;
+    draft.others.push({ kind: 'observation', body: { seen: hit[1] as Observation } });
+    return hit[0].split(' ').length;
+  },
+  // A temperature says so: `85c`, `85 °C`, `temp 85`.
+  (words, draft, { units }) => {
+    const i = isWord(words[0], 'temp', 'temperature', 'thermometer') ? 1 : 0;
+    for (const n of [2, 1]) {
+      const text = words.slice(i, i + n).join(' ');
+      if (i === 0 && !/[°cf]$|celsius$|fahrenheit$|degrees?$/.test(text)) continue;
+      if (words.length < i + n || !/\d/.test(text)) continue;
+      const t = parseQuantity(text, 'temperature', units.temperature);
+      if ('problem' in t) continue;
+      draft.temperature = t.value;
+      return i + n;
+    }
+    return 0;
+  },
+  // A glass in words, longest first: `half a glass`, `just above the bottom nut`, `3/4`, `½`.
+  (words, draft) => {
+    for (let n = Math.min(6, words.length); n > 0; n--) {
+      const text = words.slice(0, n).join(' ').replace(/^glass /, '');
+      // A bare whole number or decimal is a pressure unless it says that it is of the glass.
+      if (/^\d+(\.\d+)?$/.test(text) && !/glass/.test(words.slice(0, n).join(' '))) continue;
+      const g = parseGlass(text);
+      if (g === undefined) continue;
+      draft.glass = g;
+      return n;
+    }
+    return 0;
+  },
+  (words, draft, { units }) => {
+    for (const n of [2, 1]) {
+      if (words.length < n) continue;
+      const p = parseQuantity(words.slice(0, n).join(' '), 'pressure', units.pressure);
+      if ('problem' in p) continue;
+      if (n === 2 && parseNumber(words[1]!) !== undefined) continue;
+      draft.pressure = p.value;
+      return n;
+    }
+    return 0;
+  }
+];
+
+const fillers = new Set(['and', 'with', 'at', 'now', 'psi,', 'a', 'the', ',', 'in']);
+
+/** Reads one typed or dictated line. */
+export function quickLine(text: string, around: Around): QuickLine {
+  const raw = text.trim();
+  if (!raw) return { entries: [], echo: [], asks: [] };
+  const keepsCase = /^(note|fault)\b/i.test(raw);
+  let words = (keepsCase ? raw.replace(/^\w+/, (w) => w.toLowerCase()) : raw.toLowerCase()).split(/[\s;]+|,(?=\s)/).filter(Boolean);
+  const draft: Draft = { others: [] };
+  while (words.length) {
+    let took = 0;
+    for (const reader of readers) if ((took = reader(words, draft, around)) > 0) break;
+    if (took === 0 && fillers.has(words[0]!)) took = 1;
+    if (took === 0)
+      return { entries: [], echo: [], asks: [], problem: `“${words[0]}” was not understood. Try a pressure, a glass, a fuel, a feed or a valve: 65 ½ coal.` };
+    words = words.slice(took);
+  }
+  const entries: Understood[] = [];
+  if (draft.pressure !== undefined || draft.glass !== undefined || draft.temperature !== undefined || draft.tank !== undefined)
+    entries.push({
+      kind: 'reading',
+      body: {
+        ...(draft.glass === undefined ? (draft.pressure === undefined ? {} : { pressure: draft.pressure }) : glassReading(draft.glass, around.state, draft.pressure)),
+        ...(draft.temperature === undefined ? {} : { temperature: draft.temperature }),
+        ...(draft.tank === undefined ? {} : { tank: draft.tank })
+      }
+    });
+  entries.push(...draft.others);
+  return { entries, echo: entries.map((e) => echo(e, around)), asks: asks(draft, around) };
+}
+
+const echo = (e: Understood, { units }: Around): string => {
+  if (e.kind === 'reading') {
+    const { pressure, glass, temperature, tank } = e.body;
+    return [
+      pressure !== undefined && printText(pressure, 'pressure', units),
+      glass !== undefined && (isLevel(glass) ? `${printGlass(glass)} of the glass` : printGlass(glass)),
+      temperature !== undefined && printText(temperature, 'temperature', units),
+      tank !== undefined && `tank ${printGlass(tank)}`
+    ]
+      .filter(Boolean)
+      .join(' · ');
+  }
+  if (e.kind === 'fire') return e.body.act === 'fuel on' ? `a round of ${e.body.fuel}${e.body.amount ? `, ${printText(e.body.amount, 'mass', units)}` : ''}` : e.body.act === 'light' ? 'fire lit' : `fire: ${e.body.act}`;
+  if (e.kind === 'feed') return `${e.body.feed} ${e.body.on ? `on, water to ${e.body.to}` : 'off'}`;
+  if (e.kind === 'valve') return `${e.body.valve} ${e.body.open === 0 ? 'shut' : e.body.open === 1 ? 'open' : `${printGlass(e.body.open)} open`}`;
+  if (e.kind === 'lift') return e.body.lifted !== undefined ? `valve lifted at ${printText(e.body.lifted, 'pressure', units)}` : `valve reseated at ${printText(e.body.reseated!, 'pressure', units)}`;
+  if (e.kind === 'observation') return observations[e.body.seen];
+  if (e.kind === 'fault') return `fault: ${e.body.text}`;
+  if (e.kind === 'note') return `note: ${e.body.text}`;
+  return e.kind === 'oil' ? e.body.what : e.kind;
+};
+
+/**
+ * What is implausible for this engine, each as a question. A value is asked about, never refused: the operator was there.
+ */
+function asks(draft: Draft, { fitOut, state, units, now }: Around): string[] {
+  const out: string[] = [];
+  const wp = fitOut.workingPressure;
+  const show = (x: number) => printText(x, 'pressure', units);
+  if (draft.pressure !== undefined && draft.pressure > wp * 1.3) out.push(`${show(draft.pressure)} on an engine of ${show(wp)}: is that right?`);
+  if (draft.pressure !== undefined && draft.pressure < 0) out.push('A pressure below nothing: is the boiler cooling shut?');
+  if (draft.glass !== undefined && fitOut.glasses.length === 0) out.push('This engine has no gauge glass: log it all the same?');
+  const last = state.glass;
+  if (draft.glass !== undefined && isLevel(draft.glass) && last && isLevel(last.value)) {
+    const seconds = (now - Date.parse(last.at)) / 1000;
+    if (Math.abs(draft.glass - last.value) >= 1 / 3 - 0.01 && seconds < 20) out.push(`The glass moved from ${printGlass(last.value)} to ${printGlass(draft.glass)} in ${Math.max(0, Math.round(seconds))} s: look again.`);
+  }
+  const pressure = draft.pressure ?? (state.pressure && now - Date.parse(state.pressure.at) < 120_000 ? state.pressure.value : undefined);
+  if (draft.temperature !== undefined && pressure !== undefined && pressure > toSi(5, 'pressure', 'psi')) {
+    // Two honest instruments agree within about 2 psi and 2 °C of saturation.
+    const needed = saturationAtGauge(pressure as Gauge).T;
+    const slack = 2 + saturationTemperature(absolute((pressure + toSi(2, 'pressure', 'psi')) as Gauge)) - needed;
+    if (Math.abs(draft.temperature - needed) > slack)
+      out.push(
+        `Steam at ${show(pressure)} is ${printText(needed, 'temperature', units)}, not ${printText(draft.temperature, 'temperature', units)} (${show(Math.max(0, saturationPressure(Math.min(640, Math.max(274, draft.temperature))) - standardAtmosphere))} would be): is one of them misread?`
+      );
+  }
+  return out;
+}

@@ -1,0 +1,55 @@
+import type { FitOut } from '../engine';
+import { library, libraryVersion } from './library';
+import type { Gate, Phase, Procedure, Step, StepRule } from './step';
+
+const of = <T>(value: T | ((f: FitOut) => T), fitOut: FitOut): T => (typeof value === 'function' ? (value as (f: FitOut) => T)(fitOut) : value);
+
+/** Without a pressure gauge a pressure cannot be waited for: what tells instead is waited for. */
+const told: Record<FitOut['tellTale'], Gate[]> = {
+  none: [],
+  whistle: [{ kind: 'seen', what: 'whistle note' }],
+  feather: [{ kind: 'seen', what: 'feather' }],
+  spring: [{ kind: 'seen', what: 'spring stiff' }]
+};
+
+function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
+  const gates = of(rule.gates ?? [], fitOut).flatMap((gate) => (gate.kind === 'pressure' && !fitOut.gauge ? told[fitOut.tellTale] : [gate]));
+  const caution = rule.caution && of(rule.caution, fitOut);
+  return {
+    key: rule.key,
+    phase,
+    what: of(rule.what, fitOut),
+    how: of(rule.how, fitOut),
+    why: of(rule.why, fitOut),
+    ...(caution ? { caution } : {}),
+    gates: gates.filter((g) => (g.kind === 'pressure falls' ? fitOut.gauge : g.kind !== 'level' || fitOut.glasses.length > 0)),
+    needs: rule.needs ?? [],
+    evidence: rule.evidence === 'glass reading' && fitOut.glasses.length === 0 ? 'tick' : rule.evidence === 'pressure reading' && !fitOut.gauge ? 'tick' : (rule.evidence ?? 'tick'),
+    opens: of(rule.opens ?? [], fitOut),
+    closes: of(rule.closes ?? [], fitOut),
+    ...(rule.act ? { act: rule.act } : {}),
+    ...(rule.sees ? { sees: rule.sees } : {}),
+    chore: rule.chore ?? false,
+    must: rule.must ?? false,
+    minutes: rule.minutes,
+    who: rule.who ?? 'keeper',
+    materials: of(rule.materials ?? [], fitOut)
+  };
+}
+
+/**
+ * The procedure that fits an engine: the library's steps whose fit-out it has, in the library's order, worded for it.
+ * A step never waits for one that this engine does not have.
+ */
+export function compose(fitOut: FitOut): Procedure {
+  const steps = library.flatMap(({ phase, rules }) => rules.filter((rule) => rule.when?.(fitOut) ?? true).map((rule) => step(rule, phase, fitOut)));
+  const has = new Set(steps.map((s) => s.key));
+  return {
+    library: libraryVersion,
+    steps: steps.map((s) => ({
+      ...s,
+      needs: s.needs.filter((key) => has.has(key)),
+      gates: s.gates.filter((g) => g.kind !== 'minutes' || has.has(g.after))
+    }))
+  };
+}

@@ -1,0 +1,5 @@
+export * from './compose';
+export { libraryVersion } from './library';
+export * from './observations';
+export * from './step';
+export * from './things';

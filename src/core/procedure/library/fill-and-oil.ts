@@ -1,0 +1,185 @@
+import { mark } from '../../units';
+import { startingLevel } from '../../engine';
+import { printGlass } from '../../units';
+import type { StepRule } from '../step';
+import { bores, both, carries, drains, electric, feeds, filledThroughTop, glass, hasFeed, lubricated, not, road, valveOut, wheels } from './fits';
+
+const coldLevel = (f: Parameters<typeof startingLevel>[0]) => startingLevel(f);
+
+/** Water and oil in, engine held still. */
+export const fillAndOil: readonly StepRule[] = [
+  {
+    key: 'water-kind',
+    what: (f) => `Water to hand: ${f.water.kind}`,
+    how: (f) => (f.water.treatment === 'none' ? 'Enough for the fill and the tanks. No treatment for this engine.' : `Enough for the fill and the tanks. Treatment goes in the ${f.water.treatment}, dosed for the water actually changed: note the product, dose and litres.`),
+    why: 'Scale is laid down a steaming at a time, and treatment guessed at makes the boiler foam.',
+    minutes: 3,
+    who: 'either'
+  },
+  {
+    key: 'open-top',
+    when: filledThroughTop,
+    what: (f) => (valveOut(f) ? 'Take the safety valve out to fill' : 'Open the filler'),
+    how: 'Only with the boiler cold and no pressure. Funnel or syringe in.',
+    why: 'It stays on the list of open things until it is back.',
+    opens: (f) => (valveOut(f) ? ['valve', 'funnel'] : ['filler', 'funnel']),
+    minutes: 1
+  },
+  {
+    key: 'vent-open',
+    when: (f) => f.vent && !filledThroughTop(f),
+    what: 'Vent open',
+    how: 'Before the water goes in.',
+    why: 'Water cannot go in where air cannot get out.',
+    opens: ['vent'],
+    minutes: 1
+  },
+  {
+    key: 'fill',
+    what: (f) => {
+      const w = coldLevel(f);
+      return f.glasses.length ? `Fill to ${printGlass(w.value)} of the glass` : `Fill with ${mark(w.value, 'volume')}, measured`;
+    },
+    how: (f) => {
+      const w = coldLevel(f);
+      if (!f.glasses.length) return 'Measure it in. There is no glass to tell you later.';
+      const warm = f.habits.fill === 'warm' ? 'Warm water into a cold boiler saves time and fuel.' : 'Cold water shows a leak before there is heat behind it.';
+      return `About ${mark(w.steps.at(-1)!.result.value, 'volume')} if it is empty. ${warm} Log the glass.`;
+    },
+    why: (f) =>
+      f.glasses.length
+        ? `Water swells: filled to here it will stand at ${printGlass(f.levels.wanted)} when hot. More water does not make drier steam.`
+        : 'The fill decides how long the fire may burn.',
+    caution: 'Never cold water into a hot boiler. A hot boiler takes hot water only.',
+    evidence: 'glass reading',
+    gates: [{ kind: 'level' }],
+    must: true,
+    minutes: 8
+  },
+  {
+    key: 'close-top',
+    when: filledThroughTop,
+    what: (f) => (valveOut(f) ? 'Safety valve back, finger-tight' : 'Filler shut'),
+    how: 'Washer in place, funnel out. Finger-tight seals a good washer; a spanner spoils it.',
+    why: 'No heat before it is back.',
+    closes: (f) => (valveOut(f) ? ['valve', 'funnel'] : ['filler', 'funnel']),
+    needs: ['fill'],
+    must: true,
+    minutes: 1
+  },
+  {
+    key: 'vent-shut',
+    when: (f) => f.vent && !filledThroughTop(f),
+    what: 'Vent shut, or cracked until steam shows',
+    how: 'Say which: Joram keeps an open vent on the list.',
+    why: 'Air left in the boiler makes the gauge read before there is steam.',
+    closes: ['vent'],
+    minutes: 1
+  },
+  {
+    key: 'glass-follows',
+    when: glass,
+    what: 'See the glass follow',
+    how: (f) => (hasFeed('hand pump')(f) ? 'A few strokes of the hand pump: the level must move and stay.' : 'Rock the engine or blow gently at the drain: the level must move and come back.'),
+    why: 'A glass that does not move is a picture of a glass.',
+    minutes: 1
+  },
+  {
+    key: 'hand-pump',
+    when: hasFeed('hand pump'),
+    what: 'Hand pump proven',
+    how: 'Water goes to the boiler: feel it push back, and see the glass move.',
+    why: 'It is the feed that works with no steam and no wheels turning.',
+    minutes: 2
+  },
+  {
+    key: 'tanks',
+    when: (f) => f.tanks.length > 0,
+    what: (f) => `${f.tanks.map((t) => t.name).join(' and ')} filled`,
+    how: (f) => `Holds ${mark(f.tanks.reduce((s, t) => s + t.capacity, 0), 'volume')}. Log the litres. Cool water: an injector will not take it warm.`,
+    why: 'The tank is how far you can go.',
+    minutes: 5,
+    who: 'either'
+  },
+  {
+    key: 'displacement',
+    when: lubricated('displacement'),
+    what: 'Displacement lubricator: drain, then fill',
+    how: 'Isolate it, drain the water out, fill with steam oil, cap on.',
+    why: 'It fills with condensate as it gives its oil. Topped up without draining, it feeds water.',
+    minutes: 3,
+    materials: ['steam oil']
+  },
+  {
+    key: 'mechanical',
+    when: lubricated('mechanical'),
+    what: 'Mechanical lubricator filled and primed',
+    how: 'Fill with steam oil, wind by hand until the check valve gives, see the ratchet take each tooth.',
+    why: 'An air lock feeds nothing, and it is silent.',
+    minutes: 4,
+    materials: ['steam oil']
+  },
+  {
+    key: 'sight-feed',
+    when: lubricated('sight feed'),
+    what: 'Sight feed filled',
+    how: 'Drained of water, filled with steam oil, shut until there is steam.',
+    why: 'You count its drops later.',
+    minutes: 2,
+    materials: ['steam oil']
+  },
+  { key: 'wicks', when: lubricated('wick'), what: 'Wicks in, boxes filled', how: 'Tail of each wick below the oil, plug in the pipe.', why: 'A wick left in feeds all night; one left out feeds nothing.', opens: ['wicks'], minutes: 4, materials: ['motion oil'] },
+  {
+    key: 'oil-round',
+    what: 'Oil round, point by point',
+    how: (f) => `${f.lubrication.filter((x) => x.kind === 'hand' || x.kind === 'cup').map((x) => x.point).join('; ')}.${wheels(f) ? ' Move the wheels to reach what hides.' : ''}`,
+    why: (f) => (f.habits.oiling === 'before' ? 'Before lighting, with clean hands.' : 'Now, or in the wait when the oil runs warm: it is the same round, and it is done once.'),
+    chore: true,
+    minutes: 8,
+    who: 'either',
+    materials: ['motion oil', 'oil can']
+  },
+  { key: 'hold-regulator', what: 'Regulator shut', how: 'Feel it against its stop.', why: 'An engine left in gear with a leaking regulator moves off by itself as pressure comes.', minutes: 1, must: true },
+  {
+    key: 'hold-gear',
+    when: (f) => f.cylinders.reverser !== 'none' || f.drive !== 'direct',
+    what: (f) => (f.drive === 'gears' ? 'Out of gear, reverser in the middle' : f.drive === 'clutch' ? 'Clutch out, reverser in the middle' : 'Reverser in mid gear'),
+    how: 'Try it: catch home, engine does not take up.',
+    why: 'Held still means held in three ways.',
+    opens: (f) => (f.drive === 'gears' || f.drive === 'clutch' ? ['gear'] : []),
+    minutes: 1
+  },
+  {
+    key: 'hold-brake',
+    when: both(wheels, (f) => f.brakes.length > 0 || f.mass > 5),
+    what: (f) => (f.brakes.length ? 'Brake on, wheels chocked' : 'Wheels chocked'),
+    how: 'Push it both ways.',
+    why: 'Steam gets past a shut regulator.',
+    opens: ['chocks'],
+    minutes: 1
+  },
+  {
+    key: 'hold-drains',
+    when: both(drains, not((f) => f.cylinders.drains === 'steam')),
+    what: 'Drains open',
+    how: (f) => (f.cylinders.drains === 'steam isolated' ? 'And their isolator open.' : 'All of them.'),
+    why: 'What leaks past the regulator must get out as it comes.',
+    opens: ['drains'],
+    minutes: 1
+  },
+  {
+    key: 'bypass',
+    when: (f) => feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump').length > 0,
+    what: 'Pump bypass: water goes to the tank',
+    how: (f) => {
+      const pump = feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump')[0]!;
+      return pump.bypassShutSendsTo === 'boiler' ? 'On this engine the bypass handle open sends it to the tank, shut sends it to the boiler.' : 'On this engine the bypass handle shut sends it to the tank, open sends it to the boiler.';
+    },
+    why: 'You choose when cold water goes in, not the wheels.',
+    minutes: 1
+  },
+  { key: 'tyres-wiped', when: carries, what: 'Tyres and rail head wiped of oil', how: 'After the oil round.', why: 'An engine that slips tears its fire.', chore: true, minutes: 2, who: 'either', materials: ['rags'] },
+  { key: 'road-chocks', when: both(road, (f) => f.size === 'full'), what: 'Hose valve shut, then hose off', how: 'Level first, valve, then hose.', why: 'In any other order it empties itself over you.', closes: ['hose'], minutes: 1 },
+  { key: 'bore-note', when: bores, what: 'Fan battery charged, adapter fits', how: 'Try the fan on the chimney for a second.', why: 'A fan that dies half-way leaves a fire that does too.', chore: true, minutes: 1, materials: ['fan', 'adapter', 'charged battery'] },
+  { key: 'element-covered', when: electric, what: 'Element covered', how: 'The glass is above its bottom nut, and that is above the element.', why: 'A bare element lasts seconds.', gates: [{ kind: 'level' }], must: true, minutes: 1 }
+];

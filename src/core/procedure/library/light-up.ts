@@ -1,0 +1,139 @@
+import type { StepRule } from '../step';
+import { air, bores, both, damper, electric, fan, gas, glass, not, solid, spirit } from './fits';
+
+/** From the last check to a fire that stays in. Water and valves are proven before fire, always. */
+export const lightUp: readonly StepRule[] = [
+  {
+    key: 'water-and-valves',
+    what: (f) => (f.glasses.length ? 'Water in the glass, valves fitted' : 'Water measured in, valve fitted'),
+    how: (f) => (f.glasses.length ? 'Look again now. Log the glass.' : 'Say the amount out loud. Look at the valve.'),
+    why: 'Last chance before fire. Everything else can be put right later.',
+    needs: ['fill', 'valves-fitted', 'close-top'],
+    gates: [{ kind: 'level' }],
+    evidence: 'glass reading',
+    must: true,
+    minutes: 1
+  },
+  {
+    key: 'fire-kit',
+    when: not(electric),
+    what: 'Extinguisher to hand, bottles capped and away',
+    how: 'Spills wiped. Lighting fluid, lamp oil and spare gas ten paces off.',
+    why: 'The next thing you do is strike a match.',
+    caution: 'Never petrol. Never relight soaked wood in a hot firebox without a pause to air it.',
+    must: true,
+    minutes: 2,
+    materials: ['extinguisher']
+  },
+  { key: 'plug-in', when: bores, what: 'Plug in the second chimney bore', how: 'Push it in far enough that the fan cannot lift it.', why: 'Otherwise the fan draws down the open bore.', opens: ['plug'], minutes: 1 },
+  { key: 'damper-open', when: damper, what: 'Damper open', how: 'Fully.', why: 'Air under the grate is the fire.', minutes: 1 },
+  {
+    key: 'bed',
+    when: solid,
+    what: (f) => (f.fire.with === 'solid' ? `Lay the start fuel: ${f.fire.start === 'charcoal' ? 'soaked charcoal' : f.fire.start === 'paraffin sticks' ? 'paraffin-soaked sticks' : f.fire.start === 'kindling' ? 'dry kindling' : f.fire.start}` : ''),
+    how: (f) => (f.habits.firstBed === 'thin' ? 'Thin and even over the whole grate, corners first.' : 'Up to the door, loose enough to see light through.'),
+    why: (f) => (f.habits.firstBed === 'thin' ? 'A thin even bed takes sooner. The other school fills to the door, because it holds longer.' : 'A deep bed holds longer. The other school lays it thin, because it takes sooner.'),
+    minutes: 4,
+    materials: ['start fuel', 'lighting fluid']
+  },
+  {
+    key: 'fan-on',
+    when: both(fan, (f) => f.habits.draught === 'before'),
+    what: 'Fan on the chimney, running',
+    how: 'Hold a smoking taper at the fire door: it must be drawn in.',
+    why: 'Draught before the match, so that the flame goes the right way. The other school lights first, so that the start fuel is not blown out.',
+    opens: ['fan'],
+    minutes: 1,
+    materials: ['fan', 'battery']
+  },
+  { key: 'air-on', when: air, what: 'Compressed air to the blower', how: 'A gentle hiss in the smokebox.', why: 'It draws the fire until steam can.', minutes: 1, opens: ['hose'] },
+  {
+    key: 'match',
+    when: solid,
+    what: 'Light it',
+    how: 'At the door end, then let the draught carry it forward. Door to a crack.',
+    why: 'The time is logged from here: the boiler can only lose water from now until the first feed works.',
+    caution: 'Stand to one side of the door.',
+    needs: ['water-and-valves', 'fire-kit', 'plug-in'],
+    act: 'light',
+    opens: ['fire'],
+    must: true,
+    minutes: 1,
+    materials: ['matches or gas lighter']
+  },
+  { key: 'fan-on-after', when: both(fan, (f) => f.habits.draught === 'after'), what: 'Fan on the chimney', how: 'As soon as the flame has hold of the wood.', why: 'Draught after the match, so that the start fuel is not blown out. The other school starts the fan first.', opens: ['fan'], needs: ['match'], minutes: 1 },
+  {
+    key: 'alight',
+    when: solid,
+    what: (f) => (f.fire.with === 'solid' && f.fire.start === 'charcoal' ? 'Charcoal well alight, all over' : 'Start fuel well alight, all over'),
+    how: 'Door shut. Look after three or four minutes, not before.',
+    why: 'Coal put on a fire that is not ready puts it out.',
+    needs: ['match'],
+    gates: [{ kind: 'minutes', after: 'match', minutes: 3 }],
+    sees: 'start fuel alight',
+    evidence: 'tick',
+    minutes: 4
+  },
+  {
+    key: 'first-coal',
+    when: both(solid, (f) => f.fire.with === 'solid' && f.fire.fuel !== 'wood'),
+    what: (f) => (f.fire.with === 'solid' && f.fire.fuel === 'charcoal' ? 'More charcoal, a little' : 'First coal, a little'),
+    how: (f) => `Nuts of ${f.size === 'full' ? 'a fist' : f.size === 'medium' ? 'a walnut' : 'a hazelnut'} or so, where it is brightest. Each charge alight before the next.`,
+    why: 'A tenth at a time keeps the bed hot. A whole bed of cold coal at once puts out a small fire.',
+    needs: ['alight'],
+    gates: [{ kind: 'seen', what: 'start fuel alight' }],
+    minutes: 3,
+    materials: ['coal', 'shovel']
+  },
+  {
+    key: 'gas-light',
+    when: gas,
+    what: (f) => (f.fire.with === 'gas' ? `Light at ${{ 'burner face': 'the burner face', smokebox: 'the smokebox', 'flue end': 'the end of the flue' }[f.fire.litAt]}` : ''),
+    how: 'Purge with the gas off. Flame there first, then gas, slowly. Hear the burner take within a few seconds.',
+    why: 'Gas that is not lit at once collects in the flue.',
+    caution: 'Not heard in five seconds: gas off, air it for a counted minute, try again.',
+    needs: ['water-and-valves', 'fire-kit', 'gas-leak'],
+    act: 'light',
+    opens: ['fire', 'canister'],
+    must: true,
+    minutes: 2,
+    materials: ['gas lighter']
+  },
+  {
+    key: 'gas-set',
+    when: gas,
+    what: (f) => (f.fire.with === 'gas' && f.fire.burners > 1 ? `All ${f.fire.burners} burners lit, in order; set to running` : 'Flame heard; set to running'),
+    how: 'A steady hush, blue at the burner, no roar and no yellow.',
+    why: 'A roar is a flame off its burner; yellow is one short of air.',
+    needs: ['gas-light'],
+    sees: 'flame heard',
+    minutes: 1
+  },
+  {
+    key: 'spirit-light',
+    when: spirit,
+    what: (f) => (f.fire.with === 'spirit' ? `Light ${f.fire.charge}, burner under` : ''),
+    how: 'Measured away from the engine, bottle capped. Note the time.',
+    why: 'The charge must burn out before the water does.',
+    caution: 'The flame may be invisible in daylight. Never top up a burner that is lit or hot.',
+    needs: ['water-and-valves', 'fire-kit'],
+    act: 'light',
+    opens: ['fire'],
+    must: true,
+    minutes: 1,
+    materials: ['measured fuel', 'tray']
+  },
+  {
+    key: 'mains-on',
+    when: electric,
+    what: 'Mains on',
+    how: 'Vent shut, valve shut, then switch on.',
+    why: 'From here the thermostat decides, and you watch it.',
+    needs: ['water-and-valves', 'electrics', 'element-covered'],
+    act: 'light',
+    opens: ['mains', 'fire'],
+    must: true,
+    minutes: 1
+  },
+  { key: 'look-again', when: both(glass, solid), what: 'Look at the glass and under the engine', how: 'No drips, level where you left it.', why: 'A leak you can see now is one you need not find at pressure.', chore: true, minutes: 1 }
+];

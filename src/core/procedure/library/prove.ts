@@ -1,0 +1,97 @@
+import type { StepRule } from '../step';
+import { both, carries, drains, electric, feeds, gas, glass, hasFeed, names, not, p, solid, spirit, wheels, wp } from './fits';
+
+/** Before it moves: what is fitted is not yet what works. */
+export const prove: readonly StepRule[] = [
+  {
+    key: 'blow-through',
+    when: (f) => f.glasses.some((g) => g.blowThrough),
+    what: (f) => (f.glasses.length > 1 ? 'Blow through both glasses' : 'Blow through the glass'),
+    how: 'Drain open: steam and water both rush. Shut it: the water returns briskly.',
+    why: 'A choked passage shows a level that is not there. A slow return is a blocked one.',
+    caution: 'Face away from the glass, hand behind its guard.',
+    gates: (f) => wp(f, 0.4),
+    sees: 'water returns',
+    minutes: 2
+  },
+  { key: 'glasses-agree', when: (f) => f.glasses.length > 1, what: 'Both glasses agree', how: 'Log what each shows.', why: 'Two glasses are worth two only while they say the same.', needs: ['blow-through'], sees: 'glasses agree', evidence: 'glass reading', minutes: 1 },
+  {
+    key: 'prove-injectors',
+    when: both(hasFeed('injector'), (f) => f.habits.injector === 'standing'),
+    what: (f) => `Prove ${feeds(f, 'injector').length > 1 ? 'both injectors' : 'the injector'}`,
+    how: 'Water fully on first, then steam slowly until it picks up. Waste dry.',
+    why: 'The cones must be cold: that is why water goes on first. Tested standing; the other school tests once moving.',
+    gates: (f) => wp(f, Math.min(0.9, Math.max(0.6, ...feeds(f, 'injector').map((x) => (x.from / f.workingPressure) * 1.2)))),
+    minutes: 3
+  },
+  {
+    key: 'feeds-proven',
+    when: (f) => feeds(f, 'hand pump', 'steam pump').length > 0,
+    what: (f) => `Prove the ${names(feeds(f, 'hand pump', 'steam pump'))}`,
+    how: 'Water to the boiler. Feel each stroke bite, see the glass answer.',
+    why: 'Fitted is not proven. The club’s rule is usually two proven feeds before the public rides.',
+    gates: (f) => wp(f, 0.5),
+    minutes: 2
+  },
+  {
+    key: 'valve-lifts',
+    when: (f) => f.gauge,
+    what: (f) => (f.safetyValves.length > 1 ? 'See each safety valve lift and reseat' : 'See the safety valve lift and reseat'),
+    how: (f) => `Set at ${f.safetyValves.map((v) => p(v.set)).join(' and ')}. Log where each opens and where it shuts. Stand clear.`,
+    why: 'A tap shows that a valve moves, not where it lifts.',
+    caution: (f) => `If the pressure passes ${p(f.workingPressure * 1.1)} and nothing lifts: fire down, damper shut, feed, people back.`,
+    gates: (f) => wp(f, 0.94),
+    evidence: 'lift',
+    must: true,
+    minutes: 4
+  },
+  { key: 'relief', when: not((f) => f.gauge), what: 'Relief valve feathers', how: 'Log the feather. Then the pressure is about the valve’s setting.', why: 'It is the only gauge there is.', sees: 'feather', minutes: 1 },
+  { key: 'gauge-agrees', when: (f) => f.gauge && f.safetyValves.length > 0 && not(spirit)(f), what: 'Gauge read against the valves', how: 'The needle at the lift, against the valve’s stamped figure.', why: 'Two instruments that disagree are a fault in one of them.', needs: ['valve-lifts'], minutes: 1 },
+  { key: 'whistle', when: (f) => f.whistle && not(spirit)(f), what: 'Whistle: drain it, then sound it', how: 'Away from people’s ears.', why: 'You will need it before you need the brake.', gates: (f) => wp(f, 0.5), minutes: 1 },
+  { key: 'blower-proof', when: solid, what: 'Blower and damper answer', how: 'Blower up: the fire lifts. Blower down: it settles.', why: 'The blower keeps the flame inside when the regulator shuts.', gates: (f) => wp(f, 0.5), minutes: 1 },
+  {
+    key: 'brake-proof',
+    when: both(wheels, (f) => f.brakes.some((b) => b.kind !== 'hand')),
+    what: (f) => `${f.brakes.some((b) => b.kind === 'steam') ? 'Steam' : 'Vacuum'} brake holds; leak-down timed`,
+    how: 'Apply, shut off, time a minute. Isolators back open afterwards.',
+    why: 'A brake that leaks off in a minute is not a brake.',
+    gates: (f) => wp(f, 0.6),
+    minutes: 2
+  },
+  {
+    key: 'warm-through',
+    when: (f) => f.cylinders.drains !== 'none' && not(spirit)(f),
+    what: 'Warm the cylinders through',
+    how: (f) => `Brake on or out of gear, drains open. Crack the regulator; wait for vapour, not water, at every drain. Turn by hand with the valve shut. Both directions.${f.cylinders.drains === 'chest' ? ' This engine drains only its steam chest: be slower.' : ''}`,
+    why: 'Water does not compress. What it meets breaks.',
+    caution: 'Hands out of the motion while the regulator is open.',
+    gates: (f) => wp(f, 0.6),
+    needs: ['valve-lifts'],
+    act: 'admit steam',
+    sees: 'vapour',
+    minutes: 6
+  },
+  {
+    key: 'warm-gently',
+    when: not(drains),
+    what: 'Warm through with no drains',
+    how: 'A breath of steam, turn by hand, stop, wait. Again, until what comes out is dry.',
+    why: 'Without drains the water has only one way out: past the valve, a little at a time.',
+    caution: 'If it locks, stop. Do not force the flywheel.',
+    act: 'admit steam',
+    sees: 'vapour',
+    minutes: 3
+  },
+  { key: 'lubricator-on', when: (f) => f.lubrication.some((x) => x.kind === 'displacement' || x.kind === 'sight feed'), what: 'Lubricator open', how: 'A quarter turn, or so many drops a minute as this engine likes.', why: 'Steam alone washes the bores dry.', needs: ['warm-through', 'warm-gently'], minutes: 1 },
+  { key: 'chimney-wipe', when: carries, what: 'Chimney wiped before passengers', how: 'The first beats throw what has gathered.', why: 'Nobody comes back for a second ride in a spotted shirt.', chore: true, minutes: 1, who: 'either', materials: ['rags'] },
+  { key: 'gas-proof', when: gas, what: 'Burner steady with steam drawn', how: 'Open the regulator a moment: the flame must not lift or light back.', why: 'A change of draught is what puts a flame out.', minutes: 1 },
+  { key: 'electric-proof', when: electric, what: 'Pressure holds with the element on', how: 'Watch it for two minutes.', why: 'A small element cannot make more steam than its watts.', minutes: 2 },
+  {
+    key: 'fit-to-run',
+    what: 'Fit to run: keeper’s word',
+    how: (f) => `${glass(f) ? 'Water seen. ' : ''}Valves seen. ${feeds(f, 'injector', 'hand pump', 'axle pump', 'crosshead pump', 'crankshaft pump', 'steam pump').length > 1 ? 'Two feeds proven, or say why one is enough today. ' : ''}Nothing left open that should be shut.`,
+    why: 'You say it, not the book. Joram lists what was seen and what was not.',
+    evidence: 'initials',
+    minutes: 1
+  }
+];

@@ -1,0 +1,31 @@
+/**
+ * What can be seen, heard or felt on an engine, with or without instruments. Each is logged by its key; some open steps.
+ */
+export const observations = {
+  'start fuel alight': 'start fuel well alight',
+  'coal alight': 'the last charge alight all over',
+  'flame heard': 'flame heard at the burner',
+  'all burners lit': 'all burners lit',
+  'glass moving': 'glass bobbing: it is boiling',
+  'needle moving': 'needle off its stop',
+  simmer: 'simmering',
+  'good draught': 'smoke lifts straight from the chimney',
+  'no draught': 'smoke hangs at the door',
+  vapour: 'vapour, not water, at the drains',
+  'water at drains': 'water at the drains',
+  feather: 'feather at the safety valve',
+  'blowing off': 'safety valve blowing off',
+  'whistle note': 'whistle sounds its full note',
+  'spring stiff': 'flywheel springs back against the finger',
+  'thermostat cycling': 'thermostat light cycling',
+  'fire bright': 'fire bright and even',
+  'fire dull': 'fire dull or black in places',
+  priming: 'water carried over with the steam',
+  'water returns': 'water returns briskly to the glass',
+  'glasses agree': 'both glasses agree',
+  'fire out': 'fire seen to be out',
+  'engine cold': 'cold to the hand'
+} as const;
+
+export type Observation = keyof typeof observations;
+export const observationKeys = Object.keys(observations) as Observation[];

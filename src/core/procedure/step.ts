@@ -1,0 +1,76 @@
+import type { FitOut } from '../engine';
+import type { Observation } from './observations';
+import type { Act, ThingKey } from './things';
+
+/** The eight phases, always in this order. */
+export const phases = ['Look over', 'Fill and oil', 'Light up', 'Raise', 'Prove', 'Run', 'Shut down', 'Put away'] as const;
+export type Phase = (typeof phases)[number];
+
+/** What a step waits for. Pressures in Pa at the gauge. */
+export type Gate =
+  | { readonly kind: 'pressure'; readonly atLeast: number }
+  | { readonly kind: 'pressure falls'; readonly atMost: number }
+  | { readonly kind: 'seen'; readonly what: Observation }
+  | { readonly kind: 'minutes'; readonly after: string; readonly minutes: number }
+  | { readonly kind: 'level' }
+  | { readonly kind: 'fire out' };
+
+/** What shows that a step was done, beyond the word of whoever did it. */
+export type Evidence = 'tick' | 'glass reading' | 'pressure reading' | 'lift' | 'count' | 'initials';
+
+/** A step of one engine's procedure, as stored with the steaming: plain data. */
+export interface Step {
+  readonly key: string;
+  readonly phase: Phase;
+  readonly what: string;
+  readonly how: string;
+  readonly why: string;
+  readonly caution?: string;
+  readonly gates: readonly Gate[];
+  /** Steps that must be done, not skipped, before this one. */
+  readonly needs: readonly string[];
+  readonly evidence: Evidence;
+  readonly opens: readonly ThingKey[];
+  readonly closes: readonly ThingKey[];
+  /** What this step sets going: refused while an open thing forbids it. */
+  readonly act?: Act;
+  /** Ticking it records this as seen. */
+  readonly sees?: Observation;
+  /** Can be done while waiting for something else. */
+  readonly chore: boolean;
+  /** A step whose evidence is too important to skip. */
+  readonly must: boolean;
+  readonly minutes: number;
+  readonly who: 'keeper' | 'helper' | 'either';
+  readonly materials: readonly string[];
+}
+
+type Of<T> = T | ((fitOut: FitOut) => T);
+
+/** A step in the library: which engines it is for, and what it says for each. */
+export interface StepRule {
+  readonly key: string;
+  readonly when?: (fitOut: FitOut) => boolean;
+  readonly what: Of<string>;
+  readonly how: Of<string>;
+  readonly why: Of<string>;
+  readonly caution?: Of<string | undefined>;
+  readonly gates?: Of<readonly Gate[]>;
+  readonly needs?: readonly string[];
+  readonly evidence?: Evidence;
+  readonly opens?: Of<readonly ThingKey[]>;
+  readonly closes?: Of<readonly ThingKey[]>;
+  readonly act?: Act;
+  readonly sees?: Observation;
+  readonly chore?: boolean;
+  readonly must?: boolean;
+  readonly minutes: number;
+  readonly who?: Step['who'];
+  readonly materials?: Of<readonly string[]>;
+}
+
+/** A composed procedure: the steps of one engine, and the library they came from. */
+export interface Procedure {
+  readonly library: string;
+  readonly steps: readonly Step[];
+}
