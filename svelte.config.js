@@ -7,7 +7,7 @@ export default {
   preprocess: [vitePreprocess(), optimizeImports()],
   kit: {
     adapter: adapter({ out: 'build', precompress: true }),
-    alias: { $core: 'src/core' },
+    alias: { $core: 'src/core', $server: 'src/server' },
     // Hashes and nonces only: no script or style runs that the build did not make.
     csp: {
       mode: 'auto',

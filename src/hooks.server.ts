@@ -1,0 +1,45 @@
+import { sessionMember } from '$server/accounts';
+import { error, type Handle, type HandleServerError, redirect } from '@sveltejs/kit';
+
+const themes = ['sheet', 'lamp', 'sun'] as const;
+/** Pages for people who have not signed in. */
+const open = /^\/(sign-in|first-run|join\/|health$)/;
+
+const secure: Record<string, string> = {
+  'x-content-type-options': 'nosniff',
+  'x-frame-options': 'DENY',
+  'referrer-policy': 'same-origin',
+  'permissions-policy': 'camera=(), microphone=(), geolocation=(), payment=()',
+  'cross-origin-opener-policy': 'same-origin',
+  'cross-origin-resource-policy': 'same-origin'
+};
+
+export const handle: Handle = async ({ event, resolve }) => {
+  const { cookies, locals, request, url } = event;
+  // SvelteKit refuses forms from another origin; JSON and deletions are refused here.
+  const origin = request.headers.get('origin');
+  if (!['GET', 'HEAD', 'OPTIONS'].includes(request.method) && origin && origin !== url.origin) error(403, { message: 'This request came from another site and was refused.' });
+
+  const wanted = cookies.get('joram-theme');
+  locals.theme = themes.find((t) => t === wanted) ?? 'sheet';
+  const token = cookies.get('joram-session');
+  const found = token ? await sessionMember(token) : undefined;
+  if (found) {
+    locals.member = found.member;
+    locals.sessionHash = found.hash;
+  }
+  if (!found && event.route.id && !open.test(url.pathname)) {
+    if (url.pathname.startsWith('/api/')) return new Response(JSON.stringify({ field: 'session', sentence: 'Sign in first.' }), { status: 401, headers: { 'content-type': 'application/json', ...secure } });
+    redirect(303, `/sign-in${url.pathname === '/' ? '' : `?then=${encodeURIComponent(url.pathname + url.search)}`}`);
+  }
+  const response = await resolve(event, { transformPageChunk: ({ html }) => html.replace('%joram.theme%', locals.theme) });
+  for (const [name, value] of Object.entries(secure)) response.headers.set(name, value);
+  return response;
+};
+
+export const handleError: HandleServerError = ({ error: problem, status, message }) => {
+  if (status === 404) return { message: 'There is no such page.', then: 'Go back to the Yard.' };
+  if (status < 500) return { message };
+  console.error(problem);
+  return { message: 'Something went wrong on our side.', then: 'What you logged is kept on this device until it is delivered. Try again.' };
+};

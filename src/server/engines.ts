@@ -1,0 +1,83 @@
+import { checkFitOut, type FitOut, type Problem } from '$core/engine';
+import type { Member } from './members';
+import { inClub, json } from './sql';
+import { newId } from './uuid';
+
+export interface EngineRow {
+  id: string;
+  name: string;
+  fitOut: FitOut;
+  version: number;
+}
+
+export interface Paper {
+  id: string;
+  kind: string;
+  number: string;
+  issued: string;
+  expires: string;
+}
+
+export const engine = (club: string, id: string): Promise<EngineRow | undefined> =>
+  inClub(club, async (tx) => (await tx<EngineRow[]>`select engine_id as id, name, fit_out as "fitOut", version from engine where club_id = ${club} and engine_id = ${id}`)[0]);
+
+type Saved = { id: string } | { problems: Problem[] };
+
+const nameTaken = (name: string): Saved => ({ problems: [{ path: 'name', sentence: `The club already has an engine called ${name}: give this one another name.` }] });
+
+/** Makes an engine, or changes its fit-out. A bad document changes nothing. */
+export async function saveEngine(member: Member, document: unknown, id?: string): Promise<Saved | undefined> {
+  const checked = checkFitOut(document);
+  if ('problems' in checked) return checked;
+  const { fitOut } = checked;
+  return inClub(member.club, async (tx) => {
+    const [row] = id
+      ? await tx`update engine set fit_out = ${json(tx, fitOut)}, name = ${fitOut.name}, version = version + 1 where club_id = ${member.club} and engine_id = ${id} returning engine_id as id`
+      : await tx`insert into engine (club_id, engine_id, name, fit_out) values (${member.club}, ${newId()}, ${fitOut.name}, ${json(tx, fitOut)}) returning engine_id as id`;
+    return row && { id: row.id as string };
+  }).catch((error: { code?: string }) => {
+    if (error.code === '23505') return nameTaken(fitOut.name);
+    throw error;
+  });
+}
+
+export const papersOf = (club: string, id: string) =>
+  inClub(club, (tx) => tx<Paper[]>`select paper_id as id, kind, number, issued, expires from paper where club_id = ${club} and engine_id = ${id} order by expires limit 100`);
+
+export const addPaper = (club: string, engineId: string, paper: Omit<Paper, 'id'>) =>
+  inClub(club, (tx) => tx`
+    insert into paper (club_id, paper_id, engine_id, kind, number, issued, expires)
+    select ${club}, ${newId()}, engine_id, ${paper.kind}, ${paper.number}, ${paper.issued}, ${paper.expires} from engine where club_id = ${club} and engine_id = ${engineId}`);
+
+export const removePaper = (club: string, engineId: string, id: string) => inClub(club, (tx) => tx`delete from paper where club_id = ${club} and engine_id = ${engineId} and paper_id = ${id}`);
+
+/** One line of the Yard. */
+export interface YardLine {
+  id: string;
+  name: string;
+  description: string;
+  scale: string;
+  workingPressure: number;
+  openFaults: { text: string; forbids: string }[];
+  papers: Pick<Paper, 'kind' | 'expires'>[];
+  running: { id: string; startedAt: string } | null;
+  planned: { id: string; wantedAt: string; purpose: string } | null;
+  last: { id: string; endedAt: string } | null;
+}
+
+/** Every engine with what the Yard says of it: one query. */
+export const yard = (club: string) =>
+  inClub(club, (tx) => tx<YardLine[]>`
+    select e.engine_id as id, e.name, e.fit_out->>'description' as description, e.fit_out->>'scale' as scale,
+      (e.fit_out->>'workingPressure')::float8 as "workingPressure",
+      coalesce((select jsonb_agg(jsonb_build_object('text', f.text, 'forbids', f.forbids) order by array_position(array['steaming','passengers','nothing'], f.forbids), f.raised_at desc)
+        from fault f where f.club_id = e.club_id and f.engine_id = e.engine_id and f.fixed_at is null and f.withdrawn_at is null), '[]') as "openFaults",
+      coalesce((select jsonb_agg(jsonb_build_object('kind', kind, 'expires', expires) order by expires)
+        from (select kind, max(expires) as expires from paper p where p.club_id = e.club_id and p.engine_id = e.engine_id group by kind) p), '[]') as papers,
+      (select jsonb_build_object('id', s.steaming_id, 'startedAt', s.started_at) from steaming s
+        where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is null limit 1) as running,
+      (select jsonb_build_object('id', s.steaming_id, 'wantedAt', s.wanted_at, 'purpose', s.purpose) from steaming s
+        where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is null and s.wanted_at >= now() - interval '12 hours' order by s.wanted_at limit 1) as planned,
+      (select jsonb_build_object('id', s.steaming_id, 'endedAt', s.ended_at) from steaming s
+        where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is not null order by s.started_at desc limit 1) as last
+    from engine e where e.club_id = ${club} order by e.name limit 500`);

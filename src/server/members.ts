@@ -1,0 +1,58 @@
+import { usualUnits, type UnitChoice } from '$core/units';
+import Joi from 'joi';
+import { inClub, json } from './sql';
+
+export const roles = ['owner', 'steward', 'operator', 'examiner', 'trainee'] as const;
+export type Role = (typeof roles)[number];
+
+/** Who is signed in, as every page sees them. */
+export interface Member {
+  club: string;
+  clubName: string;
+  demo: boolean;
+  id: string;
+  name: string;
+  signIn: string;
+  roles: Role[];
+  units: UnitChoice;
+}
+
+/** What each role may do. A trainee logs, and does nothing that someone else must answer for. */
+const may = {
+  log: ['owner', 'steward', 'operator', 'examiner', 'trainee'],
+  'start steaming': ['owner', 'steward', 'operator', 'examiner'],
+  'sign as keeper': ['owner', 'steward', 'operator', 'examiner'],
+  'sign as examiner': ['examiner'],
+  override: ['owner', 'steward'],
+  'edit engines': ['owner', 'steward', 'operator'],
+  'keep papers': ['owner', 'steward', 'examiner'],
+  'fix faults': ['owner', 'steward', 'operator', 'examiner'],
+  'clear a bar': ['owner', 'steward', 'examiner'],
+  invite: ['owner'],
+  import: ['owner', 'steward']
+} as const satisfies Record<string, readonly Role[]>;
+export type Right = keyof typeof may;
+export const allowed = (member: Pick<Member, 'roles'>, right: Right): boolean => member.roles.some((role) => (may[right] as readonly Role[]).includes(role));
+
+export const unitsSchema = Joi.object({
+  pressure: Joi.valid('psi', 'bar', 'kPa').required(),
+  temperature: Joi.valid('°C', '°F').required(),
+  volume: Joi.valid('l', 'gal', 'qt').required(),
+  mass: Joi.valid('kg', 'lb').required(),
+  length: Joi.valid('mm', 'in').required()
+});
+
+export const memberOf = (club: string, id: string): Promise<Member | undefined> =>
+  inClub(club, async (tx) => {
+    const [row] = await tx`
+      select m.name, m.sign_in, m.roles, m.settings, c.name as club_name, c.demo
+      from member m join club c using (club_id) where m.club_id = ${club} and m.member_id = ${id}`;
+    return row && { club, clubName: row.club_name, demo: row.demo, id, name: row.name, signIn: row.sign_in, roles: row.roles, units: { ...usualUnits, ...row.settings.units } };
+  });
+
+export const saveUnits = (member: Member, units: UnitChoice) =>
+  inClub(member.club, (tx) => tx`update member set settings = jsonb_set(settings, '{units}', ${json(tx, units)}) where club_id = ${member.club} and member_id = ${member.id}`);
+
+export const membersOf = (club: string) =>
+  inClub(club, (tx) => tx<{ id: string; name: string; signIn: string; roles: Role[] }[]>`
+    select member_id as id, name, sign_in as "signIn", roles from member where club_id = ${club} order by name limit 500`);

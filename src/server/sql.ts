@@ -1,0 +1,27 @@
+import { building } from '$app/environment';
+import postgres from 'postgres';
+
+const url = process.env.JORAM_APP_DATABASE_URL;
+
+/** The serving role's connections. It sees nothing until a club has been set, and cannot change a log entry. */
+export const sql = postgres(building || !url ? 'postgres://127.0.0.1:1/none' : url, {
+  max: 12,
+  idle_timeout: 60,
+  onnotice: () => {},
+  types: { date: { to: 1082, from: [1082], serialize: (x: string) => x, parse: (x: string) => x } }
+});
+
+export type Tx = postgres.TransactionSql;
+
+/**
+ * Runs queries as one club, in one transaction. The setting ends with the transaction, so a pooled connection never
+ * carries one club's right to another.
+ */
+export const inClub = <T>(club: string, work: (tx: Tx) => Promise<T>): Promise<T> =>
+  sql.begin(async (tx) => {
+    await tx`select set_config('joram.club', ${club}, true)`;
+    return work(tx);
+  }) as Promise<T>;
+
+/** postgres.js wants to be told that a value is JSON. */
+export const json = (tx: Tx, value: unknown) => tx.json(value as postgres.JSONValue);

@@ -1,0 +1,206 @@
+import type { FitOut } from '$core/engine';
+import { type Entry, fold, type Log, type Summary, summarise } from '$core/log';
+import { compose, type Procedure } from '$core/procedure';
+import { allowed, type Member } from './members';
+import { inClub, json, type Tx } from './sql';
+import { newId } from './uuid';
+
+export interface Steaming {
+  id: string;
+  engineId: string;
+  keeperId: string;
+  keeper: string;
+  purpose: string;
+  wantedAt: Date | null;
+  startedAt: Date | null;
+  endedAt: Date | null;
+  fitOut: FitOut;
+  procedure: Procedure;
+  override: { reason: string; of: string[]; by: string } | null;
+  importedFrom: { club: string; at: string } | null;
+  summary: Summary | null;
+}
+
+export const steaming = (club: string, id: string): Promise<Steaming | undefined> => inClub(club, (tx) => steamingIn(tx, club, id));
+
+const steamingIn = async (tx: Tx, club: string, id: string) =>
+  (await tx<Steaming[]>`
+    select s.steaming_id as id, s.engine_id as "engineId", s.keeper_id as "keeperId", coalesce(s.imported_from->>'keeper', m.name) as keeper, s.purpose, s.wanted_at as "wantedAt", s.started_at as "startedAt",
+      s.ended_at as "endedAt", s.fit_out as "fitOut", s.procedure, s.override, s.imported_from as "importedFrom", s.summary
+    from steaming s join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
+    where s.club_id = ${club} and s.steaming_id = ${id}`)[0];
+
+interface EntryRow {
+  seq: string;
+  id: string;
+  kind: string;
+  at: Date;
+  by: string;
+  source: string;
+  body: unknown;
+  strikes: string | null;
+}
+const toEntry = (row: EntryRow): Entry => ({ id: row.id, kind: row.kind, at: row.at.toISOString(), by: row.by, source: row.source, body: row.body, ...(row.strikes ? { strikes: row.strikes } : {}) }) as Entry;
+
+/** Entries of one steaming after a place in the order of arrival, with the last place. */
+export const entriesAfter = (club: string, steamingId: string, after: number) => inClub(club, (tx) => entriesIn(tx, club, steamingId, after));
+
+async function entriesIn(tx: Tx, club: string, steamingId: string, after = 0): Promise<{ entries: Entry[]; last: number }> {
+  const rows = await tx<EntryRow[]>`
+    select seq, entry_id as id, kind, at, by_name as by, source, body, strikes from entry
+    where club_id = ${club} and steaming_id = ${steamingId} and seq > ${after} order by seq limit 20000`;
+  return { entries: rows.map(toEntry), last: Number(rows.at(-1)?.seq ?? after) };
+}
+
+export const contextOf = (s: Steaming) => ({ fitOut: s.fitOut, procedure: s.procedure, keeper: s.keeper });
+
+/** A steaming with its whole log, folded. */
+export const folded = (club: string, id: string): Promise<{ steaming: Steaming; log: Log; last: number } | undefined> =>
+  inClub(club, async (tx) => {
+    const found = await steamingIn(tx, club, id);
+    if (!found) return undefined;
+    const { entries, last } = await entriesIn(tx, club, id);
+    return { steaming: found, log: fold(contextOf(found), entries), last };
+  });
+
+/** The folded logs of every engine that is in steam now, for the Yard. */
+export const running = (club: string) =>
+  inClub(club, async (tx) => {
+    const rows = await tx<Steaming[]>`
+      select s.steaming_id as id, s.engine_id as "engineId", m.name as keeper, s.fit_out as "fitOut", s.procedure, s.started_at as "startedAt"
+      from steaming s join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
+      where s.club_id = ${club} and s.started_at is not null and s.ended_at is null limit 100`;
+    const entries = rows.length
+      ? await tx<(EntryRow & { steaming_id: string })[]>`
+          select steaming_id, seq, entry_id as id, kind, at, by_name as by, source, body, strikes from entry
+          where club_id = ${club} and steaming_id in ${tx(rows.map((r) => r.id))} order by seq`
+      : [];
+    return rows.map((s) => ({ steaming: s, log: fold(contextOf(s), entries.filter((e) => e.steaming_id === s.id).map(toEntry)) }));
+  });
+
+/** What stops an engine from being steamed today, in words. */
+export const obstacles = (club: string, engineId: string, today: string) =>
+  inClub(club, async (tx) => {
+    const faults = await tx<{ text: string; forbids: string }[]>`
+      select text, forbids from fault where club_id = ${club} and engine_id = ${engineId} and fixed_at is null and withdrawn_at is null and forbids <> 'nothing' order by raised_at desc limit 50`;
+    const papers = await tx<{ kind: string; expires: string }[]>`
+      select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = ${engineId} group by kind having max(expires) < ${today} order by kind`;
+    const [any] = await tx`select 1 from paper where club_id = ${club} and engine_id = ${engineId} limit 1`;
+    return {
+      stops: [
+        ...faults.filter((f) => f.forbids === 'steaming').map((f) => `Open fault: ${f.text}`),
+        ...papers.map((p) => `${p.kind} ran out on ${p.expires}`),
+        ...(any ? [] : ['No papers are recorded for this engine'])
+      ],
+      passengers: faults.filter((f) => f.forbids === 'passengers').map((f) => f.text)
+    };
+  });
+
+export type Started = { id: string } | { problem: string; field: string; status: 400 | 403 | 404 | 409; stops?: string[] };
+
+/**
+ * Starts a steaming: the engine's fit-out and the procedure composed for it are stored with it. What stops it must be
+ * overridden, by someone who may, with a reason that stays in the record.
+ */
+export async function startSteaming(member: Member, engineId: string, options: { purpose: string; reason?: string; today: string }): Promise<Started> {
+  if (!allowed(member, 'start steaming')) return { problem: 'A trainee logs in a steaming that a keeper has started, and does not start one.', field: 'engine', status: 403 };
+  const { stops } = await obstacles(member.club, engineId, options.today);
+  if (stops.length && !options.reason) return { problem: 'This engine may not be steamed as it stands.', field: 'reason', status: 409, stops };
+  if (stops.length && !allowed(member, 'override')) return { problem: 'Only a steward or an owner may override what stops an engine.', field: 'reason', status: 403, stops };
+  return inClub(member.club, async (tx): Promise<Started> => {
+    const [row] = await tx<{ fit_out: FitOut }[]>`select fit_out from engine where club_id = ${member.club} and engine_id = ${engineId}`;
+    if (!row) return { problem: 'There is no such engine.', field: 'engine', status: 404 };
+    const procedure = compose(row.fit_out);
+    const override = stops.length ? { reason: options.reason!, of: stops, by: member.name } : null;
+    const [planned] = await tx`
+      update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fit_out)}, procedure = ${json(tx, procedure)}, override = ${override && json(tx, override)}
+      where club_id = ${member.club} and steaming_id = (select steaming_id from steaming where club_id = ${member.club} and engine_id = ${engineId} and started_at is null and wanted_at between now() - interval '12 hours' and now() + interval '18 hours' order by wanted_at limit 1)
+      returning steaming_id as id`;
+    const id: string = planned?.id ?? newId();
+    if (!planned)
+      await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, fit_out, procedure, override)
+        values (${member.club}, ${id}, ${engineId}, ${member.id}, ${options.purpose}, now(), ${json(tx, row.fit_out)}, ${json(tx, procedure)}, ${override && json(tx, override)})`;
+    if (override)
+      await tx`insert into entry (club_id, entry_id, steaming_id, kind, at, by_id, by_name, source, body)
+        values (${member.club}, ${newId()}, ${id}, 'override', now(), ${member.id}, ${member.name}, 'person', ${json(tx, { reason: override.reason, of: override.of.map((s) => s.slice(0, 300)) })})`;
+    return { id };
+  }).catch((error: { code?: string }) => {
+    if (error.code === '23505') return { problem: 'This engine is already in steam: open its Footplate.', field: 'engine', status: 409 } as const;
+    throw error;
+  });
+}
+
+/**
+ * Stores entries, each once. What an entry means outside the log (a fault, the end of the steaming) is brought up to date
+ * in the same transaction.
+ */
+export async function appendEntries(member: Member, steamingId: string, entries: readonly (Omit<Entry, 'by'> & { by?: string })[]): Promise<{ stored: number; last: number } | undefined> {
+  return inClub(member.club, async (tx) => {
+    const [s] = await tx<{ engine_id: string; ended_at: Date | null }[]>`select engine_id, ended_at from steaming where club_id = ${member.club} and steaming_id = ${steamingId} and started_at is not null`;
+    if (!s) return undefined;
+    const rows = entries.map((e) => ({
+      club_id: member.club,
+      entry_id: e.id,
+      steaming_id: steamingId,
+      kind: e.kind,
+      at: e.at,
+      by_id: member.id,
+      by_name: member.name,
+      source: e.source,
+      body: json(tx, e.body),
+      strikes: e.strikes ?? null
+    }));
+    const stored = await tx<{ id: string; seq: string }[]>`insert into entry ${tx(rows as never)} on conflict (club_id, entry_id) do nothing returning entry_id as id, seq`;
+    const fresh = new Set(stored.map((r) => r.id));
+    for (const e of entries)
+      if (e.kind === 'fault' && fresh.has(e.id))
+        await tx`insert into fault (club_id, fault_id, engine_id, steaming_id, text, forbids, raised_at, raised_by)
+          values (${member.club}, ${e.id}, ${s.engine_id}, ${steamingId}, ${(e.body as { text: string }).text}, ${(e.body as { forbids: string }).forbids}, ${e.at}, ${member.name}) on conflict do nothing`;
+    const struck = entries.filter((e) => e.strikes && fresh.has(e.id)).map((e) => e.strikes!);
+    if (struck.length) await tx`update fault set withdrawn_at = now() where club_id = ${member.club} and fault_id in ${tx(struck)} and steaming_id = ${steamingId}`;
+    // The end, and anything that reaches a record after its end, rewrites the summary from the one fold.
+    if (fresh.size && (s.ended_at || entries.some((e) => e.kind === 'sign' && fresh.has(e.id)))) await settle(tx, member.club, steamingId);
+    return { stored: stored.length, last: Math.max(0, ...stored.map((r) => Number(r.seq))) };
+  });
+}
+
+/** Writes what the Logbook lists of an ended steaming. */
+export async function settle(tx: Tx, club: string, id: string) {
+  const found = (await steamingIn(tx, club, id))!;
+  const log = fold(contextOf(found), (await entriesIn(tx, club, id)).entries);
+  if (!log.state.endedAt) return;
+  await tx`update steaming set ended_at = ${log.state.endedAt}, summary = ${json(tx, summarise(log))} where club_id = ${club} and steaming_id = ${id}`;
+}
+
+export interface BookLine {
+  id: string;
+  engineId: string;
+  engine: string;
+  keeper: string;
+  purpose: string;
+  startedAt: Date;
+  endedAt: Date | null;
+  summary: Summary | null;
+  override: boolean;
+  total: number;
+}
+
+export const bookPage = 20;
+
+/** A page of the Logbook, newest first. */
+export const logbook = (club: string, { engineId, from, to, keeper, page = 1 }: { engineId?: string; from?: string; to?: string; keeper?: string; page?: number }) =>
+  inClub(club, (tx) => tx<BookLine[]>`
+    select s.steaming_id as id, s.engine_id as "engineId", e.name as engine, coalesce(s.imported_from->>'keeper', m.name) as keeper, s.purpose, s.started_at as "startedAt", s.ended_at as "endedAt", s.summary,
+      s.override is not null as override, (count(*) over ())::int as total
+    from steaming s join engine e using (club_id, engine_id) join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
+    where s.club_id = ${club} and s.started_at is not null
+      ${engineId ? tx`and s.engine_id = ${engineId}` : tx``}
+      ${keeper ? tx`and m.name ilike ${`%${keeper.replace(/[%_\\]/g, '\\$&')}%`}` : tx``}
+      ${from ? tx`and s.started_at >= ${from}::date` : tx``}
+      ${to ? tx`and s.started_at < ${to}::date + 1` : tx``}
+    order by s.started_at desc, s.steaming_id limit ${bookPage} offset ${(page - 1) * bookPage}`);
+
+export const lastSteamings = (club: string, engineId: string) =>
+  inClub(club, (tx) => tx<Pick<BookLine, 'id' | 'purpose' | 'startedAt' | 'endedAt' | 'summary'>[]>`
+    select steaming_id as id, purpose, started_at as "startedAt", ended_at as "endedAt", summary from steaming
+    where club_id = ${club} and engine_id = ${engineId} and started_at is not null order by started_at desc limit 8`);
