@@ -56,3 +56,6 @@ export const saveUnits = (member: Member, units: UnitChoice) =>
 export const membersOf = (club: string) =>
   inClub(club, (tx) => tx<{ id: string; name: string; signIn: string; roles: Role[] }[]>`
     select member_id as id, name, sign_in as "signIn", roles from member where club_id = ${club} order by name limit 500`);
+
+/** Everything a member may do, for pages that offer only what will be accepted. */
+export const rightsOf = (member: Pick<Member, 'roles'>): Right[] => (Object.keys(may) as Right[]).filter((right) => allowed(member, right));

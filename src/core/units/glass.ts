@@ -48,8 +48,9 @@ export function parseGlass(text: string): Glass | undefined {
 
 const within = (x: number) => Math.min(1, Math.max(0, x));
 
+// Thirds and eighths are written with a fraction slash, which sets them as fractions: few typefaces draw ⅓ or ⅝ themselves.
 const marks: readonly (readonly [number, string])[] = [
-  [0, 'bottom nut'], [1 / 8, '⅛'], [1 / 4, '¼'], [1 / 3, '⅓'], [3 / 8, '⅜'], [1 / 2, '½'], [5 / 8, '⅝'], [2 / 3, '⅔'], [3 / 4, '¾'], [7 / 8, '⅞'], [1, 'top nut']
+  [0, 'bottom nut'], [1 / 8, '1⁄8'], [1 / 4, '¼'], [1 / 3, '1⁄3'], [3 / 8, '3⁄8'], [1 / 2, '½'], [5 / 8, '5⁄8'], [2 / 3, '2⁄3'], [3 / 4, '¾'], [7 / 8, '7⁄8'], [1, 'top nut']
 ];
 
 /**

@@ -13,7 +13,7 @@ const vulgar: Record<string, number> = {
  * @returns undefined when the text is anything else
  */
 export function parseNumber(text: string): number | undefined {
-  const t = text.trim().replace('−', '-').replace(/^(-?\d+),(\d{1,3})$/, '$1.$2');
+  const t = text.trim().replace('−', '-').replace('⁄', '/').replace(/^(-?\d+),(\d{1,3})$/, '$1.$2');
   if (/^-?(\d+\.?\d*|\.\d+)$/.test(t)) return Number(t);
   const mixed = /^(-?)(?:(\d+)\s*)?(?:(\d+)\s*\/\s*(\d+)|([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]))$/.exec(t);
   if (!mixed) return undefined;

@@ -63,7 +63,7 @@ export function standing(step: Step, state: State, procedure: Procedure, now: nu
   const because = [
     ...step.needs.filter((key) => state.steps[key]?.outcome !== 'done' && !satisfiedBySkip(key, state, procedure)).map((key) => `first: ${procedure.steps.find((s) => s.key === key)?.what ?? key}`),
     // A step that closes a thing is not stopped by that thing being open.
-    ...(step.act ? forbidden(step.act, state).filter((why) => !step.closes.some((c) => Object.values(things[c].forbids).includes(why))) : [])
+    ...(step.act ? forbidden(step.act, state).filter((why) => !step.closes.some((c) => (Object.values(things[c].forbids) as string[]).includes(why))) : [])
   ];
   if (because.length) return { is: 'blocked', because };
   const waits = step.gates.map((gate) => waitsFor(gate, state, procedure, now)).filter((w) => w !== undefined);

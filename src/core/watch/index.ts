@@ -1,3 +1,4 @@
 export * from './drills';
 export * from './due';
 export * from './warnings';
+export * from './evidence';

@@ -1,0 +1,99 @@
+// Puts the Osier Fen scenario into a migrated database: JORAM_SEED_URL names a role that may write every table.
+import { hash } from '@node-rs/argon2';
+import postgres from 'postgres';
+import { type FitOut, patterns } from '../src/core/engine';
+import { type Log, summarise } from '../src/core/log';
+import { timeOrderedId } from '../src/core/log/id';
+import { compose } from '../src/core/procedure';
+import { chance } from './chance';
+import people from './people.json' with { type: 'json' };
+import { faults, oddities, papers, seasons } from './scenario';
+import { type Day, tell } from './story';
+
+/** Every demo member signs in with this. A demo is not a secret. */
+const password = 'osier fen demo';
+
+const url = process.env.JORAM_SEED_URL;
+if (!url) throw new Error('JORAM_SEED_URL is not set.');
+const sql = postgres(url, { max: 1, onnotice: () => {} });
+const dayMs = 86_400_000;
+const now = Date.now();
+const luck = chance(20261125);
+const id = (at = now) => timeOrderedId(at, luck.bytes(10));
+const isoDay = (days: number) => new Date(now + days * dayMs).toISOString().slice(0, 10);
+/** So many days ago at an hour of that day. */
+const at = (days: number, hour: number) => {
+  const d = new Date(now + days * dayMs);
+  d.setHours(Math.floor(hour), Math.round((hour % 1) * 60), 0, 0);
+  return d.getTime();
+};
+
+if (process.argv.includes('--fresh')) await sql`truncate club cascade`;
+
+await sql.begin(async (tx) => {
+  const json = (value: unknown) => tx.json(value as postgres.JSONValue);
+  const secret = await hash(password);
+  const clubs = new Map<string, string>();
+  const members = new Map<string, string>();
+  for (const person of people) {
+    if (!clubs.has(person.club)) {
+      clubs.set(person.club, id());
+      await tx`insert into club (club_id, name, demo, created_at) values (${clubs.get(person.club)!}, ${person.club}, true, ${new Date(now + clubs.size)})`;
+    }
+    members.set(person.name, id());
+    await tx`insert into member (club_id, member_id, sign_in, name, roles, secret) values (${clubs.get(person.club)!}, ${members.get(person.name)!}, ${person.signIn}, ${person.name}, ${person.roles}, ${secret})`;
+  }
+  const club = clubs.get('Osier Fen Steam Society')!;
+
+  const engines = new Map<string, { id: string; fitOut: FitOut }>();
+  for (const { fitOut } of patterns) {
+    const engine = { id: id(), fitOut };
+    engines.set(fitOut.name, engine);
+    await tx`insert into engine (club_id, engine_id, name, fit_out, created_at) values (${club}, ${engine.id}, ${fitOut.name}, ${json(fitOut)}, ${new Date(at(-900, 19))})`;
+    for (const [kind, number, issued, expires] of papers[fitOut.name] ?? [])
+      await tx`insert into paper (club_id, paper_id, engine_id, kind, number, issued, expires) values (${club}, ${id()}, ${engine.id}, ${kind}, ${number}, ${isoDay(issued)}, ${isoDay(expires)})`;
+  }
+  for (const f of faults)
+    await tx`insert into fault (club_id, fault_id, engine_id, text, forbids, raised_at, raised_by, fixed_at, fixed_by, fix)
+      values (${club}, ${id()}, ${engines.get(f.engine)!.id}, ${f.text}, ${f.forbids}, ${new Date(at(f.raised, 16.5))}, ${f.by}, ${f.fixed === undefined ? null : new Date(at(f.fixed, 11))}, ${f.fixed === undefined ? null : f.by}, ${f.fix ?? null})`;
+
+  async function store(engine: { id: string; fitOut: FitOut }, keeper: string, purpose: string, log: Log, steamingId: string) {
+    const ended = log.state.endedAt ?? null;
+    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, ended_at, fit_out, procedure, summary, created_at)
+      values (${club}, ${steamingId}, ${engine.id}, ${members.get(keeper)!}, ${purpose}, ${log.entries[0]!.at}, ${ended}, ${json(engine.fitOut)}, ${json(log.context.procedure)}, ${ended ? json(summarise(log)) : null}, ${log.entries[0]!.at})`;
+    const rows = log.entries.map((e) => ({ club_id: club, entry_id: e.id, steaming_id: steamingId, kind: e.kind, at: e.at, received_at: e.at, by_id: members.get(e.by)!, by_name: e.by, source: e.source, body: json(e.body) as never, strikes: e.strikes ?? null }));
+    for (let i = 0; i < rows.length; i += 1000) await tx`insert into entry ${tx(rows.slice(i, i + 1000))}`;
+    for (const e of log.entries)
+      if (e.kind === 'fault')
+        await tx`insert into fault (club_id, fault_id, engine_id, steaming_id, text, forbids, raised_at, raised_by, fixed_at, fixed_by, fix)
+          values (${club}, ${e.id}, ${engine.id}, ${steamingId}, ${e.body.text}, ${e.body.forbids}, ${e.at}, ${e.by}, ${new Date(Date.parse(e.at) + 6 * dayMs)}, ${e.by}, ${'Joint remade, tight at working pressure'})`;
+  }
+
+  // Three seasons: for each of the last three years, days between seven months and three weeks back.
+  let seed = 1;
+  for (const season of seasons) {
+    const engine = engines.get(season.engine)!;
+    for (let i = 0; i < season.steamings; i++) {
+      const year = i % 3;
+      const back = Math.round(22 + year * 365 + ((Math.floor(i / 3) + luck.between(0.1, 0.9)) * 185) / Math.ceil(season.steamings / 3));
+      const day: Day = { seed: seed++, keeper: season.keeper, begins: at(-back, luck.between(8, 10.5)), running: luck.between(...season.running), ...luck.pick(oddities) };
+      await store(engine, season.keeper, luck.pick(season.purposes), tell(engine.fitOut, day), id(day.begins));
+    }
+  }
+
+  // Marsh Hen is in steam now, a good while into her running, her keeper having just looked at the glass.
+  const marshHen = engines.get('Marsh Hen')!;
+  const whole = { seed: 77, keeper: 'Wenna Thrale', begins: 0, running: 600 };
+  const probe = tell(marshHen.fitOut, whole);
+  const moved = probe.entries.find((e) => e.kind === 'tick' && e.body.step === 'first-move')!;
+  const cut = probe.entries.find((e) => e.kind === 'reading' && e.body.glass !== undefined && Date.parse(e.at) > Date.parse(moved.at) + 38 * 60_000)!;
+  const begins = now - 50_000 - Date.parse(cut.at);
+  const live = tell(marshHen.fitOut, { ...whole, begins, until: begins + Date.parse(cut.at) + 20_000 });
+  await store(marshHen, 'Wenna Thrale', 'Public running', live, id(begins));
+
+  // Peat Presser is planned for this afternoon.
+  const presser = engines.get('Peat Presser')!;
+  await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure)
+    values (${club}, ${id()}, ${presser.id}, ${members.get('Corrin Sallow')!}, 'Rolling the field path', ${new Date(Math.ceil((now + 3.2 * 3.6e6) / 9e5) * 9e5)}, ${json(presser.fitOut)}, ${json(compose(presser.fitOut))})`;
+});
+await sql.end();

@@ -1,0 +1,213 @@
+<script lang="ts">
+  // The boiler in section, to scale from the fit-out's own figures, with the levels that matter on leaders.
+  import { boilerShape, type FitOut, glassHeight, heightOf, startingLevel } from '$core/engine';
+  import { printGlass, printText, Refusal } from '$core/units';
+  import { unitChoice } from '../sheet/unit-choice';
+  import { sectionOf } from './section';
+
+  let { fitOut, height = 430 }: { fitOut: FitOut; height?: number } = $props();
+  let width = $state(800);
+  const units = $derived(unitChoice());
+  const shape = $derived(boilerShape(fitOut.boiler));
+  const section = $derived(sectionOf(fitOut.boiler));
+  const len = (m: number) => printText(m, 'length', units);
+
+  const bounds = $derived.by(() => {
+    const all = [...section.shell, ...section.dry, ...(section.fire ? [{ ...section.fire, h: 0 }] : [])];
+    const x0 = Math.min(section.glassX - 0.03 * shape.top, ...all.map((r) => r.x));
+    const x1 = Math.max(...all.map((r) => r.x + r.w));
+    return { x0, x1, z0: Math.min(...all.map((r) => r.z)), z1: Math.max(...all.map((r) => r.z + r.h)) };
+  });
+  /** Room for leaders at the right, dimensions below. */
+  const margin = $derived({ left: 26, right: width < 560 ? 176 : 236, top: 22, bottom: 46 });
+  const scale = $derived(Math.max(1, Math.min((width - margin.left - margin.right) / (bounds.x1 - bounds.x0), (height - margin.top - margin.bottom) / (bounds.z1 - bounds.z0))));
+  const px = (x: number) => margin.left + (x - bounds.x0) * scale;
+  const used = $derived((bounds.z1 - bounds.z0) * scale);
+  const py = (z: number) => margin.top + (height - margin.top - margin.bottom - used) / 2 + (bounds.z1 - z) * scale;
+  const end = $derived(px(bounds.x1));
+
+  interface Level {
+    z: number;
+    word: string;
+    kind: 'water' | 'cold' | 'low' | 'plain';
+  }
+  const levels = $derived.by((): Level[] => {
+    const out: Level[] = [];
+    const start = startingLevel(fitOut);
+    if (fitOut.glasses.length) {
+      const [g] = fitOut.glasses;
+      const volume = start.steps.at(-1)!.result.value;
+      out.push(
+        { z: g!.topNut, word: 'top nut', kind: 'plain' },
+        { z: glassHeight(fitOut, fitOut.levels.wanted), word: `${printGlass(fitOut.levels.wanted)} hot at ${printText(fitOut.workingPressure, 'pressure', units)}`, kind: 'water' },
+        { z: glassHeight(fitOut, start.value), word: `fill cold to ${printGlass(start.value)}, ${printText(volume, 'volume', units)}`, kind: 'cold' },
+        { z: glassHeight(fitOut, fitOut.levels.lowest), word: 'lowest running level', kind: 'low' },
+        { z: g!.bottomNut, word: 'bottom nut', kind: 'plain' }
+      );
+    } else out.push({ z: heightOf(shape, Math.min(start.value, shape.total)), word: `measured fill, ${printText(start.value, 'volume', units)}`, kind: 'water' });
+    out.push({ z: shape.heated, word: `hottest metal, ${len(shape.heated)} up`, kind: 'plain' });
+    return out.sort((a, b) => b.z - a.z);
+  });
+  const words = $derived.by(() => {
+    try {
+      return levels;
+    } catch (error) {
+      if (error instanceof Refusal) return [];
+      throw error;
+    }
+  });
+  /** Leaders' words are pushed apart downwards, then the whole column is kept inside the sheet. */
+  const placed = $derived.by(() => {
+    const gap = 24;
+    let last = -Infinity;
+    const ys = words.map(({ z }) => (last = Math.max(py(z) + 5, last + gap)));
+    const over = Math.max(0, (ys.at(-1) ?? 0) - (height - 12));
+    for (let i = ys.length - 1, limit = Infinity; i >= 0 && over > 0; i--) limit = ys[i] = Math.min(ys[i]!, i === ys.length - 1 ? height - 12 : limit - gap);
+    return words.map((level, i) => ({ ...level, y: ys[i]! }));
+  });
+  const waterTop = $derived(words.find((l) => l.kind === 'water')?.z ?? 0);
+  const id = $props.id();
+</script>
+
+<figure bind:clientWidth={width}>
+  <svg {width} {height} role="img" aria-label="Boiler of {fitOut.name} in section, to scale. {words.map((l) => l.word).join('; ')}.">
+    <defs>
+      <clipPath id="{id}-shell">
+        {#each section.shell as r, i (i)}<rect x={px(r.x)} y={py(r.z + r.h)} width={r.w * scale} height={r.h * scale} />{/each}
+      </clipPath>
+      <pattern id="{id}-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path class="hatch" d="M0 0V7" /></pattern>
+    </defs>
+
+    <rect class="water" clip-path="url(#{id}-shell)" x={px(bounds.x0)} y={py(waterTop)} width={(bounds.x1 - bounds.x0) * scale} height={Math.max(0, py(bounds.z0) - py(waterTop))} />
+    {#each section.shell as r, i (i)}<rect class="shell" x={px(r.x)} y={py(r.z + r.h)} width={r.w * scale} height={r.h * scale} />{/each}
+    {#if section.shell.length > 1}
+      <!-- Where barrel and wrapper meet there is no plate. -->
+      {@const b = section.shell[1]!}
+      <path class="open water-line" d="M{px(b.x)} {py(Math.min(b.z + b.h, waterTop))}V{py(b.z) - 1.5}" />
+      <path class="open" d="M{px(b.x)} {py(b.z + b.h) + 1.5}V{py(Math.min(b.z + b.h, waterTop))}" />
+    {/if}
+    {#each section.tubes as r, i (i)}<rect class="tube" x={px(r.x)} y={py(r.z + r.h)} width={r.w * scale} height={Math.max(1, r.h * scale)} />{/each}
+    {#each section.dry as r, i (i)}<rect class="dry" x={px(r.x)} y={py(r.z + r.h)} width={r.w * scale} height={r.h * scale} />{/each}
+    {#if section.fire}
+      <rect class="fire" fill="url(#{id}-hatch)" x={px(section.fire.x)} y={py(section.fire.z) - 2} width={section.fire.w * scale} height="8" />
+      <path class="thin" d="M{px(section.fire.x)} {py(section.fire.z) - 2}h{section.fire.w * scale}" />
+    {/if}
+
+    {#each fitOut.glasses.slice(0, 1) as g (g.bottomNut)}
+      {@const gx = px(section.glassX)}
+      <rect class="gw" x={gx - 3.5} y={py(glassHeight(fitOut, fitOut.levels.wanted))} width="7" height={py(g.bottomNut) - py(glassHeight(fitOut, fitOut.levels.wanted))} />
+      <path class="thin" d="M{gx - 4.5} {py(g.topNut)}V{py(g.bottomNut)}M{gx + 4.5} {py(g.topNut)}V{py(g.bottomNut)}" />
+      <path class="nuts" d="M{gx - 9} {py(g.topNut) - 3}h18M{gx - 9} {py(g.bottomNut) + 3}h18" />
+      <path class="thin" d="M{gx} {py(g.topNut) - 3}H{px(0)}M{gx} {py(g.bottomNut) + 3}H{px(0)}" />
+    {/each}
+
+    {#each placed as level (level.word)}
+      <path class="level {level.kind}" d="M{px(fitOut.glasses.length ? section.glassX : bounds.x0)} {py(level.z)}H{end}" />
+      <path class="leader" d="M{end} {py(level.z)}L{end + 18} {level.y - 5}h8" />
+      <text class={level.kind} x={end + 30} y={level.y}>{level.word}</text>
+    {/each}
+
+    <g class="dim">
+      <path d="M{px(section.along.from)} {height - 24}H{px(section.along.to)}M{px(section.along.from)} {height - 30}v12M{px(section.along.to)} {height - 30}v12" />
+      <path class="ext" d="M{px(section.along.from)} {py(section.along.z) + 4}V{height - 32}M{px(section.along.to)} {py(section.along.z) + 4}V{height - 32}" />
+      <text text-anchor="middle" x={(px(section.along.from) + px(section.along.to)) / 2} y={height - 6}>{section.along.word} {len(section.along.to - section.along.from)} long, {len(section.up.to - section.up.from)} {fitOut.boiler.form === 'vertical' ? 'high' : 'across'}</text>
+    </g>
+  </svg>
+</figure>
+
+<style>
+  figure {
+    min-width: 0;
+    overflow: hidden;
+  }
+  svg {
+    display: block;
+  }
+  .water {
+    fill: color-mix(in srgb, var(--water) 16%, var(--raised));
+  }
+  .shell,
+  .dry {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2.5;
+  }
+  .dry {
+    fill: var(--raised);
+    stroke-width: 2;
+  }
+  .open {
+    stroke: var(--raised);
+    stroke-width: 4;
+  }
+  .open.water-line {
+    stroke: color-mix(in srgb, var(--water) 16%, var(--raised));
+  }
+  .tube {
+    fill: var(--raised);
+    stroke: var(--ink);
+    stroke-width: 1;
+  }
+  .hatch,
+  .thin {
+    stroke: var(--ink);
+    stroke-width: 1;
+    fill: none;
+  }
+  .gw {
+    fill: var(--water);
+  }
+  .nuts {
+    stroke: var(--ink);
+    stroke-width: 6;
+  }
+  .level {
+    stroke: var(--ink2);
+    stroke-width: 1;
+    stroke-dasharray: 2 4;
+    fill: none;
+  }
+  .level.water {
+    stroke: var(--water);
+    stroke-dasharray: 10 4;
+    stroke-width: 1.5;
+  }
+  .level.cold {
+    stroke: var(--ink);
+    stroke-dasharray: 5 4;
+  }
+  .level.low {
+    stroke: var(--act);
+    stroke-dasharray: 7 3;
+    stroke-width: 1.5;
+  }
+  .leader {
+    stroke: var(--ink2);
+    stroke-width: 1;
+    fill: none;
+  }
+  text {
+    font: 500 0.9375rem var(--narrow);
+    fill: var(--ink2);
+  }
+  text.water {
+    fill: var(--water);
+    font-weight: 600;
+  }
+  text.cold {
+    fill: var(--ink);
+    font-weight: 600;
+  }
+  text.low {
+    fill: var(--act);
+    font-weight: 600;
+  }
+  .dim path {
+    stroke: var(--ink2);
+    stroke-width: 1;
+    fill: none;
+  }
+  .dim .ext {
+    stroke: var(--rule);
+  }
+</style>

@@ -1,0 +1,180 @@
+<script lang="ts">
+  // The gauge glass, to scale: what it showed last, and where to point to log what it shows now.
+  import { type Glass, isLevel, printGlass } from '$core/units';
+
+  let {
+    glass,
+    levels,
+    name = 'Gauge glass',
+    abnormal = false,
+    stale = false,
+    onpick,
+    ondraft
+  }: {
+    glass?: Glass;
+    levels: { lowest: number; ceiling: number };
+    name?: string;
+    abnormal?: boolean;
+    stale?: boolean;
+    onpick?: (glass: Glass) => void;
+    /** Told what would be logged while the finger is down. */
+    ondraft?: (glass: Glass | undefined) => void;
+  } = $props();
+
+  const nut = 24;
+  let height = $state(420);
+  let width = $state(132);
+  let draft = $state<Glass>();
+  const shown = $derived(draft ?? glass);
+  const x = $derived(Math.min(width - 62, Math.max(54, width / 2 - 15)));
+  const bore = 32;
+  const y = (level: number) => nut + (1 - level) * (height - 2 * nut);
+
+  function at(event: PointerEvent): Glass {
+    const box = (event.currentTarget as Element).getBoundingClientRect();
+    const level = 1 - (event.clientY - box.top - nut) / (box.height - 2 * nut);
+    return level < -0.005 ? 'bottom nut' : level > 1.005 ? 'top nut' : Math.round(Math.min(1, Math.max(0, level)) * 100) / 100;
+  }
+  const set = (to: Glass | undefined) => {
+    draft = to;
+    ondraft?.(to);
+  };
+  function down(event: PointerEvent) {
+    if (!onpick) return;
+    (event.currentTarget as Element).setPointerCapture(event.pointerId);
+    set(at(event));
+  }
+  function up() {
+    if (draft === undefined) return;
+    const picked = draft;
+    set(undefined);
+    onpick?.(picked);
+  }
+  /** Arrow keys move the mark, Enter logs it, Escape leaves it. */
+  function key(event: KeyboardEvent) {
+    if (!onpick) return;
+    const from = shown !== undefined && isLevel(shown) ? shown : shown === 'top nut' ? 1 : shown === undefined ? 0.5 : 0;
+    const step = { ArrowUp: 0.05, ArrowDown: -0.05, PageUp: 0.25, PageDown: -0.25 }[event.key];
+    if (step !== undefined) {
+      const next = Math.round((from + step) * 100) / 100;
+      set(next < 0 ? 'bottom nut' : next > 1 ? 'top nut' : next);
+    } else if (event.key === 'Home') set(0);
+    else if (event.key === 'End') set(1);
+    else if (event.key === 'Enter' && draft !== undefined) up();
+    else if (event.key === 'Escape') set(undefined);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+</script>
+
+<div
+  class="glass"
+  class:live={onpick !== undefined}
+  bind:clientHeight={height}
+  bind:clientWidth={width}
+  role="slider"
+  tabindex={onpick ? 0 : -1}
+  aria-label="{name}: touch where the water stands, or arrows and Enter"
+  aria-orientation="vertical"
+  aria-valuemin="0"
+  aria-valuemax="1"
+  aria-valuenow={shown !== undefined && isLevel(shown) ? shown : 0}
+  aria-valuetext={shown === undefined ? 'not read yet' : printGlass(shown)}
+  onpointerdown={down}
+  onpointermove={(e) => draft !== undefined && e.buttons > 0 && set(at(e))}
+  onpointerup={up}
+  onpointercancel={() => set(undefined)}
+  onkeydown={key}
+  onblur={() => set(undefined)}
+>
+  <svg {width} {height} aria-hidden="true">
+    {#if shown !== undefined && isLevel(shown)}
+      <rect class="water" class:stale={stale && draft === undefined} class:abnormal {x} y={y(shown)} width={bore} height={y(0) - y(shown)} />
+      <!-- the meniscus: read at its lowest point -->
+      <path class="meniscus" d="M{x} {y(shown) - 4} q{bore / 2} 9 {bore} 0 v3 h{-bore} z" />
+    {:else if shown === 'top nut'}
+      <rect class="water" {x} y={nut} width={bore} height={height - 2 * nut} />
+    {/if}
+    <path class="tube" d="M{x} {nut}V{height - nut}M{x + bore} {nut}V{height - nut}" />
+    <rect class="nut" class:wet={shown === 'top nut'} x={x - 8} y="1" width={bore + 16} height={nut - 1} />
+    <rect class="nut" class:wet={shown === 'bottom nut'} x={x - 8} y={height - nut} width={bore + 16} height={nut - 1} />
+    {#each [[0.25, '¼'], [0.5, '½'], [0.75, '¾']] as const as [level, word] (word)}
+      <path class="tick" d="M{x + bore} {y(level)}h9" />
+      <text x={x + bore + 13} y={y(level) + 5}>{word}</text>
+    {/each}
+    <path class="limit" d="M0 {y(levels.lowest)}H{x - 1}" />
+    <text class="low" x="0" y={y(levels.lowest) + 16}>lowest</text>
+    <path class="limit up" d="M0 {y(levels.ceiling)}H{x - 1}" />
+    <text x="0" y={y(levels.ceiling) - 6}>ceiling</text>
+    {#if draft !== undefined}
+      <path class="draft" d="M{x - 14} {draft === 'bottom nut' ? height - nut / 2 : draft === 'top nut' ? nut / 2 : isLevel(draft) ? y(draft) : 0}h{bore + 28}" />
+    {/if}
+  </svg>
+</div>
+
+<style>
+  .glass {
+    position: relative;
+    height: 100%;
+    min-height: 200px;
+    touch-action: none;
+    user-select: none;
+  }
+  .live {
+    cursor: crosshair;
+  }
+  /* Out of the flow, so that the drawing never stretches the place it is drawn in. */
+  svg {
+    position: absolute;
+    inset: 0;
+  }
+  .water {
+    fill: var(--water);
+  }
+  .water.stale {
+    opacity: 0.45;
+  }
+  .water.abnormal {
+    fill: var(--act);
+  }
+  .meniscus {
+    fill: var(--raised);
+  }
+  .tube,
+  .nut {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  .nut {
+    fill: var(--raised);
+  }
+  .nut.wet {
+    fill: var(--act-solid);
+  }
+  .tick {
+    stroke: var(--ink);
+    stroke-width: 1.25;
+  }
+  text {
+    font: 500 0.875rem var(--narrow);
+    fill: var(--ink2);
+  }
+  .limit {
+    stroke: var(--ink);
+    stroke-width: 2;
+    stroke-dasharray: 6 4;
+  }
+  .limit.up {
+    stroke-width: 1;
+    stroke-dasharray: 2 4;
+  }
+  .low {
+    fill: var(--ink);
+  }
+  .draft {
+    stroke: var(--fire);
+    stroke-width: 3;
+  }
+</style>

@@ -1,0 +1,51 @@
+<script lang="ts">
+  // What was read, against time. The chart's code is fetched only when a trend is looked at.
+  import type { Log } from '$core/log';
+  import { onMount } from 'svelte';
+  import { unitChoice } from '../sheet/unit-choice';
+
+  let { log, now }: { log: Log; now: number } = $props();
+  let element: HTMLElement;
+  let chart = $state<Awaited<ReturnType<typeof import('./trend').draw>>>();
+  let failed = $state(false);
+  const some = $derived(log.entries.some((e) => e.kind === 'reading' && !log.struck.has(e.id)));
+
+  onMount(() => {
+    let ended = false;
+    import('./trend').then(
+      ({ draw }) => {
+        if (!ended) chart = draw(element);
+      },
+      () => (failed = true)
+    );
+    return () => {
+      ended = true;
+      chart?.end();
+    };
+  });
+  // Once a minute is often enough for the axis; every entry redraws at once.
+  const minute = $derived(Math.floor(now / 60_000) * 60_000);
+  $effect(() => chart?.show(log, unitChoice(), minute));
+</script>
+
+<div class="trend">
+  <div class="canvas" bind:this={element} role="img" aria-label="Trend of pressure and glass against time; every reading is listed in the log"></div>
+  {#if !some}<p class="note second">{failed ? 'The chart could not be loaded. Every reading is in the log.' : 'The trend begins with the first reading.'}</p>{/if}
+</div>
+
+<style>
+  .trend {
+    position: relative;
+    height: 100%;
+    min-height: 220px;
+  }
+  .canvas {
+    position: absolute;
+    inset: 0;
+  }
+  .note {
+    position: absolute;
+    left: 56px;
+    top: 24px;
+  }
+</style>

@@ -1,0 +1,94 @@
+<script lang="ts">
+  // The whole procedure by phase: what is done, skipped, open, waiting or missed; any step can be brought to NOW.
+  import type { Log } from '$core/log';
+  import { phases, type Phase } from '$core/procedure';
+  import { standing, type Standing } from '$core/watch';
+  import { printMarks } from '$core/units';
+  import { Modal } from 'carbon-components-svelte';
+  import { unitChoice } from '../sheet/unit-choice';
+  import { clock } from '../sheet/when';
+
+  let { open = $bindable(), log, now, onchoose, onphase }: { open: boolean; log: Log; now: number; onchoose: (key: string) => void; onphase: (phase: Phase) => void } = $props();
+  const steps = $derived(log.context.procedure.steps);
+  const words = (s: Standing): string => {
+    switch (s.is) {
+      case 'done':
+        return `done ${clock(s.at)}, ${s.by}`;
+      case 'skipped':
+        return `skipped: ${s.reason ?? ''}`;
+      case 'waiting':
+        return s.waits.join('; ');
+      case 'blocked':
+        return s.because.join('; ');
+      case 'open':
+        return 'open';
+    }
+  };
+  const mark = { done: '✓', skipped: '–', open: '○', waiting: '…', blocked: '×' } as const;
+  const text = (t: string) => printMarks(t, unitChoice());
+</script>
+
+<Modal bind:open passiveModal modalHeading="All steps" size="lg" hasScrollingContent>
+  {#if open}
+    {#each phases as phase (phase)}
+      {@const here = steps.filter((s) => s.phase === phase)}
+      {#if here.length}
+        <section>
+          <div class="head">
+            <h3>{phase} <span class="second">{here.filter((s) => log.state.steps[s.key]).length} of {here.length}</span></h3>
+            {#if phase === log.state.phase}<span class="label">now</span>{:else}<button class="quiet" onclick={() => onphase(phase)}>Go to this phase</button>{/if}
+          </div>
+          <ul>
+            {#each here as step (step.key)}
+              {@const s = standing(step, log.state, log.context.procedure, now)}
+              <li class={s.is}>
+                <button disabled={s.is === 'done'} onclick={() => onchoose(step.key)}><span class="mark" aria-hidden="true">{mark[s.is]}</span><span>{text(step.what)}</span><span class="second">{text(words(s))}</span></button>
+              </li>
+            {/each}
+          </ul>
+        </section>
+      {/if}
+    {/each}
+  {/if}
+</Modal>
+
+<style>
+  section + section {
+    margin-top: 16px;
+  }
+  .head {
+    display: flex;
+    justify-content: space-between;
+    align-items: baseline;
+  }
+  h3 {
+    font: 600 1.125rem/1.2 var(--narrow);
+  }
+  li {
+    border-top: 1px solid var(--rule);
+  }
+  li button {
+    display: grid;
+    grid-template-columns: 1.5rem minmax(0, 3fr) minmax(0, 2fr);
+    gap: 8px;
+    width: 100%;
+    min-height: 44px;
+    align-items: center;
+    border: 0;
+    background: none;
+    color: var(--ink);
+    font-size: 1rem;
+    text-align: left;
+    cursor: pointer;
+    padding: 4px 0;
+  }
+  li button:disabled {
+    cursor: default;
+  }
+  .open button {
+    font-weight: 600;
+  }
+  .done span {
+    color: var(--ink2);
+  }
+</style>

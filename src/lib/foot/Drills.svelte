@@ -1,0 +1,120 @@
+<script lang="ts">
+  // The drills, over everything else. Low water first, and its question before anything.
+  import { type Drill, drills, lowWater } from '$core/watch';
+  import { onMount } from 'svelte';
+
+  let { hasGlass, onclose, onnowater }: { hasGlass: boolean; onclose: () => void; onnowater: () => void } = $props();
+  let dialog: HTMLDialogElement;
+  let drill = $state<Drill>(lowWater);
+  let answer = $state<number>();
+  const shown = $derived(drill.question ? (answer === undefined ? undefined : drill.question.answers[answer]) : { steps: drill.steps ?? [], then: drill.then });
+
+  onMount(() => dialog.showModal());
+  function choose(i: number) {
+    answer = i;
+    if (i === 1) onnowater();
+  }
+</script>
+
+<dialog bind:this={dialog} onclose={onclose} aria-labelledby="drill-title">
+  <div class="head">
+    <h2 id="drill-title">{drill.title}</h2>
+    <button class="plain" onclick={() => dialog.close()}>Back to the Footplate</button>
+  </div>
+  {#if drill.question && answer === undefined}
+    <p class="ask">{hasGlass ? drill.question.ask : 'Is there water in the boiler? There is no glass to tell.'}</p>
+    <div class="answers">
+      {#each drill.question.answers as a, i (a.answer)}<button class="plain" class:worst={i === 1} onclick={() => choose(i)}>{hasGlass ? a.answer : i === 0 ? 'Yes, I measured it and the time is not up' : 'No, or I do not know'}</button>{/each}
+    </div>
+  {:else if shown}
+    <ol class="steps">{#each shown.steps as step (step)}<li>{step}</li>{/each}</ol>
+    {#if shown.then}<p class="then">{shown.then}</p>{/if}
+    {#if drill.question}<button class="quiet" onclick={() => (answer = undefined)}>Ask me again</button>{/if}
+  {/if}
+  <nav aria-label="Other drills">
+    {#each drills as other (other.key)}
+      <button class="plain" aria-pressed={other.key === drill.key} onclick={() => ((drill = other), (answer = undefined))}>{other.title}</button>
+    {/each}
+  </nav>
+  <p class="second small">Your club’s own emergency rules come first where they differ.</p>
+</dialog>
+
+<style>
+  dialog {
+    width: min(760px, calc(100vw - 16px));
+    max-height: calc(100dvh - 16px);
+    overflow: auto;
+    border: 4px solid var(--act-solid);
+    background: var(--raised);
+    color: var(--ink);
+    padding: 16px 20px;
+  }
+  dialog::backdrop {
+    background: rgb(0 0 0 / 0.55);
+  }
+  .head {
+    display: flex;
+    justify-content: space-between;
+    gap: 12px;
+    align-items: center;
+  }
+  h2 {
+    font: 600 1.75rem/1.1 var(--narrow);
+    color: var(--act);
+    text-transform: uppercase;
+  }
+  .ask {
+    font: 600 2rem/1.2 var(--narrow);
+    margin: 20px 0 12px;
+  }
+  .answers {
+    display: grid;
+    gap: 12px;
+  }
+  .answers button {
+    min-height: 84px;
+    font-size: 1.5rem;
+    border-width: 2px;
+  }
+  .answers .worst {
+    background: var(--act-solid);
+    color: var(--on-act);
+    border-color: var(--act-solid);
+  }
+  .steps {
+    counter-reset: n;
+    margin: 16px 0;
+  }
+  .steps li {
+    counter-increment: n;
+    font: 600 1.5rem/1.25 var(--narrow);
+    padding: 9px 0 9px 2.25rem;
+    border-top: 1px solid var(--rule);
+    position: relative;
+  }
+  .steps li::before {
+    content: counter(n);
+    position: absolute;
+    left: 4px;
+    color: var(--act);
+  }
+  .then {
+    font-size: 1.125rem;
+    margin-bottom: 8px;
+  }
+  nav {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin-top: 20px;
+    padding-top: 12px;
+    border-top: 1px solid var(--ink);
+  }
+  nav button[aria-pressed='true'] {
+    border-width: 3px;
+  }
+  .small {
+    margin-top: 10px;
+    font-size: 0.9375rem;
+  }
+</style>

@@ -1,0 +1,86 @@
+<script lang="ts">
+  // A fault in two touches: one of the usual ones as a note, or one's own words with what it forbids.
+  import { forbids as words, type Forbids } from '$core/log';
+
+  let { usual, onraise, oncancel }: { usual: readonly string[]; onraise: (text: string, forbids: Forbids) => void; oncancel: () => void } = $props();
+  let text = $state('');
+  let forbids = $state<Forbids>('nothing');
+  const options = Object.entries(words) as [Forbids, string][];
+</script>
+
+<div class="fault">
+  <fieldset>
+    <legend class="label">Until it is fixed</legend>
+    {#each [...options].reverse() as [key, word] (key)}
+      <label class:chosen={forbids === key}><input class="unseen" type="radio" name="forbids" value={key} bind:group={forbids} />{word}</label>
+    {/each}
+  </fieldset>
+  <div class="usual">{#each usual as word (word)}<button class="plain" onclick={() => onraise(word, forbids)}>{word}</button>{/each}</div>
+  <form
+    onsubmit={(e) => {
+      e.preventDefault();
+      if (text.trim()) onraise(text.trim(), forbids);
+    }}
+  >
+    <input aria-label="The fault in your own words" placeholder="In your own words" bind:value={text} maxlength="2000" />
+    <button class="plain go" disabled={!text.trim()}>Log fault</button>
+  </form>
+  <button class="quiet" onclick={oncancel}>Back</button>
+</div>
+
+<style>
+  .fault {
+    display: grid;
+    gap: 8px;
+  }
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0;
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 8px;
+  }
+  fieldset label {
+    border: 1px solid var(--ink);
+    min-height: 44px;
+    padding: 6px 10px;
+    display: flex;
+    align-items: center;
+    font: 600 0.9375rem/1.15 var(--narrow);
+    cursor: pointer;
+  }
+  fieldset label:last-child {
+    grid-column: 1 / -1;
+  }
+  fieldset label:focus-within {
+    outline: 3px solid var(--ink);
+    outline-offset: 2px;
+  }
+  .chosen {
+    background: var(--ink);
+    color: var(--paper);
+  }
+  .usual {
+    display: grid;
+    gap: 6px;
+  }
+  .usual .plain {
+    justify-content: flex-start;
+    min-height: 44px;
+  }
+  form {
+    display: flex;
+    gap: 8px;
+  }
+  input:not([type='radio']) {
+    flex: 1;
+    min-width: 0;
+    height: 44px;
+    border: 1px solid var(--ink);
+    background: var(--raised);
+    color: var(--ink);
+    font-size: 1rem;
+    padding: 0 8px;
+  }
+</style>

@@ -1,0 +1,130 @@
+<script lang="ts">
+  // The one thing to do: what, how, what opened it, and on request why. Done takes one touch, skipping a reason.
+  import type { State } from '$core/log';
+  import { evidenceLacking, type Placed } from '$core/watch';
+  import { printMarks } from '$core/units';
+  import { unitChoice } from '../sheet/unit-choice';
+
+  let { placed, state: now_, now, chosen = false, ondone, onskip, onlift, onback }: { placed: Placed; state: State; now: number; chosen?: boolean; ondone: () => void; onskip: (reason: string) => void; onlift?: () => void; onback?: () => void } = $props();
+  const step = $derived(placed.step);
+  const standing = $derived(placed.standing);
+  const lacking = $derived(standing.is === 'open' ? evidenceLacking(step, now_, now) : undefined);
+  const text = (t: string) => printMarks(t, unitChoice());
+  let why = $state(false);
+  let skipping = $state(false);
+  let reason = $state('');
+  const usual = ['Done before today', 'Not needed today', 'Cannot be done today'];
+
+  // Another step: its own questions, closed.
+  $effect(() => {
+    void step.key;
+    why = false;
+    skipping = false;
+    reason = '';
+  });
+</script>
+
+<article class="now" class:shut={standing.is !== 'open'}>
+  <h2>{text(step.what)}</h2>
+  <p class="how">{text(step.how)}</p>
+  {#if step.caution}<p class="caution">▲ {text(step.caution)}</p>{/if}
+  {#if standing.is === 'waiting'}<p class="gate">{text(standing.waits.join('; '))}</p>{/if}
+  {#if standing.is === 'blocked'}
+    <ul class="gate">{#each standing.because as because (because)}<li>{text(because)}</li>{/each}</ul>
+  {/if}
+  {#if lacking}<p class="gate">{lacking}</p>{/if}
+  {#if skipping}
+    <form
+      class="skip-form"
+      onsubmit={(e) => {
+        e.preventDefault();
+        if (reason.trim()) onskip(reason.trim());
+      }}
+    >
+      <label for="skip-reason">Why is it skipped? It stays in the record.</label>
+      <div class="row">{#each usual as word (word)}<button type="button" class="plain" onclick={() => onskip(word)}>{word}</button>{/each}</div>
+      <div class="line"><input id="skip-reason" bind:value={reason} maxlength="300" placeholder="Another reason" /><button class="plain" disabled={!reason.trim()}>Skip</button></div>
+      <button type="button" class="quiet" onclick={() => (skipping = false)}>Do not skip</button>
+    </form>
+  {:else}
+    {#if lacking && step.evidence === 'lift' && onlift}
+      <button class="plain done" onclick={onlift}>Log the lift</button>
+    {:else}
+      <button class="plain go done" disabled={standing.is !== 'open' || lacking !== undefined} onclick={ondone}>Done</button>
+    {/if}
+    <div class="row between">
+      <button class="quiet" aria-expanded={why} onclick={() => (why = !why)}>Why</button>
+      {#if chosen && onback}<button class="quiet" onclick={onback}>Back to now</button>{/if}
+      {#if step.must}<span class="second must">Not one to skip</span>{:else}<button class="quiet" onclick={() => (skipping = true)}>Skip</button>{/if}
+    </div>
+    {#if why}
+      <p class="why">{text(step.why)}</p>
+      {#if step.materials.length}<p class="why second">To hand: {step.materials.join(', ')}. About {step.minutes} min{step.who === 'keeper' ? '' : step.who === 'helper' ? ', by a helper' : ', by either of you'}.</p>{/if}
+    {/if}
+  {/if}
+</article>
+
+<style>
+  .now {
+    border-left: 4px solid var(--works);
+    padding-left: 14px;
+  }
+  .shut {
+    border-color: var(--rule);
+  }
+  h2 {
+    font: 600 1.5rem/1.2 var(--narrow);
+  }
+  .how {
+    font-size: 1.125rem;
+    line-height: 1.35;
+    margin-top: 4px;
+  }
+  p.caution {
+    font-size: 1.0625rem;
+    font-weight: 500;
+    margin-top: 8px;
+    line-height: 1.3;
+  }
+  .gate {
+    font: 600 1rem/1.3 var(--narrow);
+    border: 1px solid var(--ink);
+    padding: 4px 8px;
+    margin-top: 8px;
+    width: fit-content;
+  }
+  .done {
+    width: 100%;
+    min-height: 56px;
+    margin: 10px 0 4px;
+    font-size: 1.25rem;
+  }
+  .why {
+    margin-top: 4px;
+    font-size: 1rem;
+    border-top: 1px solid var(--rule);
+    padding-top: 6px;
+  }
+  .must {
+    font-size: 0.9375rem;
+  }
+  .skip-form {
+    margin-top: 10px;
+    display: grid;
+    gap: 8px;
+  }
+  .line {
+    display: flex;
+    gap: 8px;
+  }
+  .line input {
+    flex: 1;
+    min-width: 0;
+    height: 44px;
+    border: 1px solid var(--ink);
+    background: var(--raised);
+    color: var(--ink);
+    font-size: 1rem;
+    padding: 0 8px;
+  }
+</style>

@@ -1,0 +1,111 @@
+<script lang="ts">
+  // The quick actions under one thumb: one touch where there is nothing to choose, two where there is.
+  import type { FitOut } from '$core/engine';
+  import type { Bodies, Kind, State } from '$core/log';
+  import { unitChoice } from '../sheet/unit-choice';
+  import FaultForm from './FaultForm.svelte';
+  import { type Action, actionsOf, commonFaults } from './quick-actions';
+
+  let { fitOut, state: state_, record, chosen = $bindable() }: { fitOut: FitOut; state: State; record: <K extends Kind>(kind: K, body: Bodies[K]) => void; /** Key of the action that is open. */ chosen?: string } = $props();
+  const actions = $derived(actionsOf(fitOut, state_, unitChoice()));
+  const open = $derived(actions.find((a) => a.key === chosen));
+  let note = $state('');
+
+  function take(action: Action) {
+    if ('touch' in action) record(action.touch.kind, action.touch.body as never);
+    else chosen = action.key;
+  }
+  /** A key of the keyboard: the same as touching the action. */
+  export function press(key: string): boolean {
+    const action = actions.find((a) => a.key === key);
+    if (action) take(action);
+    return action !== undefined;
+  }
+  const done = () => {
+    chosen = undefined;
+    note = '';
+  };
+</script>
+
+{#if open && 'choices' in open}
+  <div class="grid" role="group" aria-label={open.word}>
+    {#each open.choices as choice (choice.word)}<button class="plain" onclick={() => (record(choice.kind, choice.body as never), done())}>{choice.word}</button>{/each}
+    <button class="plain back" onclick={done}>Back</button>
+  </div>
+{:else if open && 'form' in open && open.form === 'fault'}
+  <FaultForm usual={commonFaults(fitOut)} oncancel={done} onraise={(text, forbids) => (record('fault', { text, forbids }), done())} />
+{:else if open}
+  <form
+    class="note"
+    onsubmit={(e) => {
+      e.preventDefault();
+      if (note.trim()) (record('note', { text: note.trim() }), done());
+    }}
+  >
+    <label class="label" for="note-text">Note</label>
+    <textarea id="note-text" rows="3" maxlength="2000" bind:value={note}></textarea>
+    <div class="row"><button class="plain go" disabled={!note.trim()}>Log note</button><button type="button" class="quiet" onclick={done}>Back</button></div>
+  </form>
+{:else}
+  <div class="grid" role="group" aria-label="Quick actions">
+    {#each actions as action (action.key)}
+      <button class="plain" class:on={action.on} onclick={() => take(action)}>
+        <span>{action.word}</span>{#if action.more}<span class="more">{action.more}</span>{/if}
+      </button>
+    {/each}
+  </div>
+{/if}
+
+<style>
+  .grid {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 8px;
+  }
+  .grid[aria-label]:not([aria-label='Quick actions']) {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+  .grid .plain {
+    min-height: 56px;
+    padding: 4px 8px;
+    flex-direction: column;
+    gap: 0;
+    align-items: flex-start;
+    overflow-wrap: anywhere;
+  }
+  .more {
+    font-size: 0.8125rem;
+    font-weight: 500;
+    line-height: 1.1;
+    color: var(--ink2);
+    display: -webkit-box;
+    -webkit-line-clamp: 2;
+    line-clamp: 2;
+    -webkit-box-orient: vertical;
+    overflow: hidden;
+  }
+  .plain.on {
+    border-width: 3px;
+  }
+  @media (max-width: 600px) {
+    .grid[aria-label='Quick actions'] {
+      grid-template-columns: repeat(4, minmax(0, 1fr));
+    }
+    .grid .plain {
+      font-size: 0.9375rem;
+      padding: 4px 6px;
+    }
+  }
+  .note {
+    display: grid;
+    gap: 8px;
+  }
+  textarea {
+    width: 100%;
+    border: 1px solid var(--ink);
+    background: var(--raised);
+    color: var(--ink);
+    font-size: 1rem;
+    padding: 8px;
+  }
+</style>

@@ -1,0 +1,68 @@
+<script lang="ts">
+  // A whole observation in one line: echoed while it is typed, asked about when it is implausible, logged on Enter.
+  import type { FitOut } from '$core/engine';
+  import { quickLine, type State, type Understood } from '$core/log';
+  import { unitChoice } from '../sheet/unit-choice';
+
+  let { fitOut, state: state_, onlog }: { fitOut: FitOut; state: State; onlog: (entries: readonly Understood[]) => void } = $props();
+  let text = $state('');
+  let sure = $state(false);
+  const heard = $derived(quickLine(text, { fitOut, state: state_, units: unitChoice(), now: Date.now() }));
+  const asked = $derived(heard.asks.length > 0 && !sure);
+
+  function submit(event: SubmitEvent) {
+    event.preventDefault();
+    if (heard.problem || heard.entries.length === 0) return;
+    // The first Enter on an implausible value asks; the second says that it is right.
+    if (asked) {
+      sure = true;
+      return;
+    }
+    onlog(heard.entries);
+    text = '';
+    sure = false;
+  }
+</script>
+
+<form onsubmit={submit}>
+  <label class="unseen" for="quick-line">Quick line: a reading and what you did, such as 65 ½ coal</label>
+  <input id="quick-line" autocomplete="off" autocapitalize="off" spellcheck="false" placeholder="65 ½ coal" bind:value={text} oninput={() => (sure = false)} onkeydown={(e) => e.key === 'Escape' && ((text = ''), e.currentTarget.blur())} aria-describedby="quick-echo" />
+  <p id="quick-echo" role="status" class:problem={heard.problem} class:asks={heard.asks.length > 0}>
+    {#if heard.problem}{heard.problem}
+    {:else if heard.asks.length}{heard.asks.join(' ')} <strong>{sure ? 'Enter again logs it as typed.' : 'Enter to confirm.'}</strong>
+    {:else if heard.echo.length}<span>{heard.echo.join(' · ')}</span><span class="figure">Enter</span>
+    {:else}<span class="second">Say it in one line</span><span class="second">/</span>{/if}
+  </p>
+</form>
+
+<style>
+  input {
+    width: 100%;
+    height: 48px;
+    border: 2px solid var(--ink);
+    background: var(--raised);
+    color: var(--ink);
+    font: 500 1.25rem var(--narrow);
+    padding: 0 12px;
+  }
+  input::placeholder {
+    color: var(--ink2);
+    opacity: 1;
+  }
+  p {
+    display: flex;
+    justify-content: space-between;
+    gap: 12px;
+    font-size: 0.9375rem;
+    min-height: 1.5rem;
+    padding: 3px 0 0;
+  }
+  .asks,
+  .problem {
+    display: block;
+  }
+  .asks {
+    color: var(--caution);
+    font-weight: 500;
+  }
+</style>

@@ -1,0 +1,111 @@
+import type { FitOut } from '$core/engine';
+import type { Bodies, Kind, State, Valve } from '$core/log';
+import { printGlass, printText, type UnitChoice } from '$core/units';
+
+/** Something that is logged in one touch. */
+export interface Touch {
+  word: string;
+  kind: Kind;
+  body: Bodies[Kind];
+}
+
+/** A quick action: one touch where there is nothing to choose, two where there is. */
+export type Action = { key: string; word: string; more?: string; on?: boolean } & ({ touch: Touch } | { choices: Touch[] } | { form: 'fault' | 'note' });
+
+const valve = (word: string, name: Valve, open: number): Touch => ({ word, kind: 'valve', body: { valve: name, open } });
+const steps = (name: Valve, off: string, on: string) => [valve(off, name, 0), valve('¼', name, 0.25), valve('½', name, 0.5), valve(on, name, 1)];
+const stands = (open: number | undefined, off: string, on: string) => (open === undefined ? undefined : open === 0 ? off : open === 1 ? on : printGlass(open));
+
+/** The quick actions of an engine, from what it has on it, with what stands open now. */
+export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] {
+  const open = (name: Valve) => state.valves[name]?.open;
+  const out: Action[] = [];
+  if (f.fire.with === 'solid') {
+    const fuel = f.fire.fuel.includes('coal') || f.fire.fuel === 'anthracite' ? 'coal' : f.fire.fuel;
+    out.push({ key: 'c', word: fuel[0]!.toUpperCase() + fuel.slice(1), more: state.fire.rounds ? `${state.fire.rounds} so far` : undefined, touch: { word: fuel, kind: 'fire', body: { act: 'fuel on', fuel } } });
+  }
+  const feeds = f.feeds.filter((x) => x.plumbed && x.kind !== 'bottle');
+  if (feeds.length) {
+    const running = feeds.filter((x) => state.feeds[x.name]?.on);
+    out.push({
+      key: 'f',
+      word: 'Feed',
+      more: running.map((x) => `${x.name} on`).join(', ') || undefined,
+      on: running.length > 0,
+      choices: feeds.flatMap((x): Touch[] =>
+        state.feeds[x.name]?.on
+          ? [{ word: `${x.name} off`, kind: 'feed', body: { feed: x.name, on: false } }]
+          : x.bypassShutSendsTo === 'none'
+            ? [{ word: `${x.name} on`, kind: 'feed', body: { feed: x.name, on: true, to: 'boiler' } }]
+            : [
+                { word: `${x.name}: water to boiler`, kind: 'feed', body: { feed: x.name, on: true, to: 'boiler' } },
+                { word: `${x.name}: water to tank`, kind: 'feed', body: { feed: x.name, on: true, to: 'tank' } }
+              ]
+      )
+    });
+  }
+  if (f.fire.with === 'solid') {
+    out.push({ key: 'b', word: 'Blower', more: stands(open('blower'), 'off', 'on'), choices: steps('blower', 'Blower off', 'Full') });
+    if (f.fire.damper) out.push({ key: 'a', word: 'Damper', more: stands(open('damper'), 'shut', 'open'), choices: steps('damper', 'Damper shut', 'Open') });
+    out.push({
+      key: 'r',
+      word: 'Fire',
+      choices: [
+        { word: 'Raked', kind: 'fire', body: { act: 'rake' } },
+        { word: 'Thinned', kind: 'fire', body: { act: 'thin' } },
+        { word: 'Bright and even', kind: 'observation', body: { seen: 'fire bright' } },
+        { word: 'Dull or black', kind: 'observation', body: { seen: 'fire dull' } },
+        { word: 'Dropped', kind: 'fire', body: { act: 'drop' } }
+      ]
+    });
+  }
+  if (f.cylinders.drains !== 'none' && f.cylinders.drains !== 'steam') {
+    const isOpen = state.open.drains !== undefined;
+    out.push({ key: 'n', word: isOpen ? 'Drains shut' : 'Drains open', on: isOpen, touch: valve(isOpen ? 'drains shut' : 'drains open', 'drains', isOpen ? 0 : 1) });
+  }
+  out.push({ key: 'g', word: 'Regulator', more: stands(open('regulator'), 'shut', 'open'), choices: steps('regulator', 'Regulator shut', 'Open') });
+  out.push({
+    key: 'v',
+    word: 'Valve lift',
+    choices: f.safetyValves.flatMap((v, i): Touch[] => {
+      const at = state.pressure?.value ?? v.set;
+      const shown = printText(at, 'pressure', units);
+      const name = f.safetyValves.length > 1 ? `Valve ${i + 1}` : 'Valve';
+      return [
+        { word: `${name} lifts, ${shown}`, kind: 'lift', body: { valve: i + 1, lifted: at } },
+        { word: `${name} reseats, ${shown}`, kind: 'lift', body: { valve: i + 1, reseated: at } }
+      ];
+    })
+  });
+  out.push({ key: 'o', word: 'Oil', choices: [{ word: 'Oil round done', kind: 'oil', body: { what: 'oil round' } }, ...f.lubrication.slice(0, 5).map((x): Touch => ({ word: x.point, kind: 'oil', body: { what: x.point } }))] });
+  out.push({
+    key: 's',
+    word: 'Seen',
+    choices: (
+      [
+        ['glass moving', 'Glass bobbing'],
+        ['simmer', 'Simmering'],
+        ['feather', 'Feather at the valve'],
+        ['blowing off', 'Blowing off'],
+        ['priming', 'Priming'],
+        ['vapour', 'Vapour at the drains'],
+        ['no draught', 'No draught'],
+        ['whistle note', 'Whistle, full note']
+      ] as const
+    ).map(([seen, word]) => ({ word, kind: 'observation' as const, body: { seen } }))
+  });
+  out.push({ key: 'x', word: 'Fault', form: 'fault' }, { key: 'm', word: 'Note', form: 'note' });
+  return out;
+}
+
+/** Faults that are found on the move, so that one is logged in two touches. */
+export const commonFaults = (f: FitOut): string[] => [
+  ...(f.feeds.some((x) => x.kind === 'injector') ? ['Injector will not pick up'] : []),
+  ...(f.feeds.some((x) => x.kind.endsWith('pump')) ? ['Pump gland weeps'] : []),
+  ...(f.feeds.length ? ['Clack passing back'] : []),
+  'Safety valve weeps',
+  ...(f.glasses.length ? ['Water slow to return in the glass'] : []),
+  ...(f.whistle ? ['Whistle weeps'] : []),
+  'Steam leak at a joint',
+  ...(f.fire.with === 'solid' ? ['Blower weak'] : ['Burner unsteady'])
+];

@@ -1,0 +1,16 @@
+import { onMount } from 'svelte';
+
+/** The time, ticking: what ages on a page depends on it. Starts from the server's clock so that both render the same. */
+export function ticking(start: number, everyMs = 5000) {
+  let now = $state(start);
+  onMount(() => {
+    now = Date.now();
+    const timer = setInterval(() => (now = Date.now()), everyMs);
+    return () => clearInterval(timer);
+  });
+  return {
+    get now() {
+      return now;
+    }
+  };
+}

@@ -1,0 +1,71 @@
+import { forbids as forbidsWords } from '$core/log';
+import { printGlass, printMarks, printText, type UnitChoice } from '$core/units';
+import { age, clock, daysLeft, dueSoon, moment, until } from './when';
+
+/** What the Yard knows of an engine that is in steam. */
+export interface InSteam {
+  id: string;
+  keeper: string;
+  phase: string;
+  phaseSince: string;
+  litAt?: string;
+  outAt?: string;
+  pressure?: { value: number; at: string };
+  glass?: { value: Parameters<typeof printGlass>[0]; at: string };
+  warnings: { rank: 'act now' | 'look'; what: string; first: string }[];
+  next?: string;
+}
+
+export interface EngineLine {
+  id: string;
+  name: string;
+  description: string;
+  scale: string;
+  openFaults: { text: string; forbids: string }[];
+  papers: { kind: string; expires: string }[];
+  running: { id: string; startedAt: string } | null;
+  planned: { id: string; wantedAt: string; purpose: string } | null;
+  last: { id: string; endedAt: string } | null;
+}
+
+export interface Plate {
+  state: string;
+  since: string;
+  need: string;
+  tone: 'act' | 'caution' | '';
+}
+
+/** A plate's words: the state with the time in it, and the one thing that most needs doing. */
+export function plate(line: EngineLine, steam: InSteam | undefined, units: UnitChoice, now: number): Plate {
+  if (steam) {
+    const readings = [steam.pressure && `${printText(steam.pressure.value, 'pressure', units)} ${age(steam.pressure.at, now)}`, steam.glass && `glass ${printGlass(steam.glass.value)} ${age(steam.glass.at, now)}`].filter(Boolean).join(', ');
+    const [worst] = steam.warnings;
+    return {
+      state: steam.litAt && !steam.outAt ? `In steam · ${steam.phase}` : steam.phase,
+      since: `since ${clock(steam.phaseSince)}, keeper ${steam.keeper}${readings ? `. ${readings}` : ''}`,
+      need: worst ? printMarks(`${worst.what}. ${worst.first}`, units) : steam.next ? `Next: ${printMarks(steam.next, units)}` : 'Nothing due',
+      tone: worst ? (worst.rank === 'act now' ? 'act' : 'caution') : ''
+    };
+  }
+  const [fault] = line.openFaults;
+  const [paper] = line.papers;
+  const overdue = paper && daysLeft(paper.expires, now) < 0;
+  const soon = paper && daysLeft(paper.expires, now) <= dueSoon;
+  const need =
+    fault?.forbids === 'steaming' ? { need: `May not be steamed: ${fault.text}`, tone: 'act' as const }
+    : overdue ? { need: `${paper.kind} ${until(paper.expires, now)}`, tone: 'act' as const }
+    : !paper ? { need: 'No papers recorded', tone: 'caution' as const }
+    : soon ? { need: `${paper.kind} runs out ${until(paper.expires, now)}`, tone: 'caution' as const }
+    : fault ? { need: `${fault.text} (${forbidsWords[fault.forbids as keyof typeof forbidsWords]})`, tone: fault.forbids === 'passengers' ? ('caution' as const) : ('' as const) }
+    : { need: `${paper.kind} due ${until(paper.expires, now)}`, tone: '' as const };
+  return line.planned
+    ? { state: 'Planned', since: `${line.planned.purpose || 'in steam'} at ${moment(line.planned.wantedAt)}`, ...need }
+    : { state: 'Cold', since: line.last ? `since ${moment(line.last.endedAt)}` : 'not steamed yet', ...need };
+}
+
+/** Engines in steam first, then those that are planned, then the rest by their next paper. */
+export function yardOrder(a: EngineLine, b: EngineLine): number {
+  const rank = (x: EngineLine) => (x.running ? 0 : x.planned ? 1 : 2);
+  const due = (x: EngineLine) => x.planned?.wantedAt ?? x.papers[0]?.expires ?? '';
+  return rank(a) - rank(b) || due(a).localeCompare(due(b)) || a.name.localeCompare(b.name);
+}

@@ -1,0 +1,39 @@
+import { differenceInCalendarDays, differenceInMonths, format, parseISO } from 'date-fns';
+
+type When = Date | string | number;
+const date = (when: When) => (typeof when === 'string' ? parseISO(when) : new Date(when));
+
+/** `10:31` */
+export const clock = (when: When) => format(date(when), 'HH:mm');
+/** `13 Jun 2026` */
+export const day = (when: When) => format(date(when), 'd MMM yyyy');
+/** `13 Jun, 10:31` */
+export const moment = (when: When) => format(date(when), 'd MMM, HH:mm');
+/** ISO day of the reader's calendar. */
+export const isoDay = (when: When) => format(date(when), 'yyyy-MM-dd');
+
+/** How long: `0:34`, `4:10`; in seconds. */
+export function span(seconds: number): string {
+  const minutes = Math.max(0, Math.round(seconds / 60));
+  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+}
+
+/** How old something is, in the words of someone who looks at a glass: `just now`, `4 min ago`, `2 h 5 min ago`. */
+export function age(when: When, now: number): string {
+  const minutes = Math.floor((now - date(when).getTime()) / 60_000);
+  if (minutes < 1) return 'just now';
+  if (minutes < 60) return `${minutes} min ago`;
+  return minutes < 600 ? `${Math.floor(minutes / 60)} h ${minutes % 60} min ago` : moment(when);
+}
+
+/** How far off a paper's last day is: `in 9 days`, `in 7 months`, `ran out 12 days ago`. */
+export function until(isoDate: string, now: number): string {
+  const days = differenceInCalendarDays(parseISO(isoDate), now);
+  if (days < 0) return `ran out ${-days === 1 ? 'yesterday' : `${-days} days ago`}`;
+  if (days === 0) return 'last day today';
+  return days < 60 ? `in ${days} day${days === 1 ? '' : 's'}` : `in ${differenceInMonths(parseISO(isoDate), now)} months`;
+}
+
+/** A paper is asked about when it has this many days left. */
+export const dueSoon = 30;
+export const daysLeft = (isoDate: string, now: number) => differenceInCalendarDays(parseISO(isoDate), now);

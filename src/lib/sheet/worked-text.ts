@@ -1,0 +1,17 @@
+import { print, printGlass, printText, type Quantity, thin, type UnitChoice, type Kind } from '$core/units';
+
+/** A worked value as it is read: in the reader's units, a glass as a fraction, a ratio with the places that matter. */
+export function workedText(value: number, kind: Kind, units: UnitChoice): string {
+  switch (kind) {
+    case 'glass':
+      return `${printGlass(value)}${value > 0.01 && value < 0.99 ? ' glass' : ''}`;
+    case 'percent':
+      return `${value.toFixed(1)}${thin}%`;
+    case 'ratio':
+      return value.toPrecision(4);
+    case 'count':
+      return String(Math.round(value));
+    default:
+      return printText(value, kind as Quantity, units, kind === 'volume' && print(value, 'volume', units).unit === 'ml' ? 0 : undefined);
+  }
+}

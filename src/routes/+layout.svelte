@@ -1,0 +1,90 @@
+<script lang="ts">
+  import 'carbon-components-svelte/css/all.css';
+  import '$lib/joram.css';
+  import { page } from '$app/state';
+  import { forget } from '$lib/foot/outbox';
+
+  let { data, children } = $props();
+  const places = [
+    { href: '/', name: 'Yard' },
+    { href: '/logbook', name: 'Logbook' },
+    { href: '/faults', name: 'Faults' }
+  ];
+  const here = (href: string) => (href === '/' ? page.url.pathname === '/' || page.url.pathname.startsWith('/engines') : page.url.pathname.startsWith(href) || (href === '/logbook' && page.url.pathname.startsWith('/records')));
+  const onFootplate = $derived(page.url.pathname.startsWith('/footplate'));
+
+  /** Entries that have not been delivered are never lost by signing out: they wait on this device. */
+  async function signOut(event: SubmitEvent) {
+    event.preventDefault();
+    const form = event.currentTarget as HTMLFormElement;
+    if (await forget()) form.submit();
+  }
+</script>
+
+<a class="skip" href="#main">Skip to the sheet</a>
+{#if data.member && !onFootplate}
+  <nav class="places no-print" aria-label="Places">
+    <a class="name" href="/">Joram</a>
+    {#each places as { href, name } (href)}<a {href} aria-current={here(href) ? 'page' : undefined}>{name}</a>{/each}
+    <span class="who">
+      <a href="/settings" aria-current={here('/settings') ? 'page' : undefined}>{data.member.name}</a>
+      <span class="club second">{data.member.club}{data.member.demo ? ', demo' : ''}</span>
+    </span>
+    <form method="POST" action="/sign-out" onsubmit={signOut}><button class="quiet">Sign out</button></form>
+  </nav>
+{/if}
+<main id="main" tabindex="-1">{@render children()}</main>
+
+<style>
+  .places {
+    display: flex;
+    align-items: center;
+    gap: 4px 24px;
+    flex-wrap: wrap;
+    max-width: 1280px;
+    margin: 0 auto;
+    padding: 8px 16px 0;
+  }
+  .places > a,
+  .places button {
+    font: 600 1.0625rem/1.2 var(--narrow);
+    padding: 8px 0;
+    color: var(--ink);
+    text-decoration: none;
+    border-bottom: 3px solid transparent;
+  }
+  .places a:hover {
+    text-decoration: underline;
+  }
+  .places > a[aria-current] {
+    border-color: var(--ink);
+  }
+  .places > .name {
+    text-transform: uppercase;
+    letter-spacing: 0.08em;
+  }
+  .who {
+    margin-left: auto;
+    display: flex;
+    gap: 12px;
+    align-items: baseline;
+  }
+  .who a {
+    color: var(--ink);
+  }
+  .club {
+    font-size: 0.9375rem;
+  }
+  main:focus {
+    outline: none;
+  }
+  @media (max-width: 600px) {
+    .places {
+      gap: 0 16px;
+      padding: 4px 8px 0;
+    }
+    .club {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,24 @@
+import { need } from '$server/answer';
+import { yard } from '$server/engines';
+import { running } from '$server/steamings';
+import { due, warnings } from '$core/watch';
+
+export const load = async ({ locals }) => {
+  const member = need(locals);
+  const now = Date.now();
+  const [lines, live] = await Promise.all([yard(member.club), running(member.club)]);
+  const steam = live.map(({ steaming, log }) => ({
+    engineId: steaming.engineId,
+    id: steaming.id,
+    keeper: log.state.keeper,
+    phase: log.state.phase,
+    phaseSince: log.state.phaseSince ?? steaming.startedAt!.toISOString(),
+    litAt: log.state.fire.litAt,
+    outAt: log.state.fire.outAt,
+    pressure: log.state.pressure,
+    glass: log.state.glass,
+    warnings: warnings(steaming.fitOut, log.state, now),
+    next: due(steaming.procedure, log.state, now).now?.step.what
+  }));
+  return { lines, steam, now };
+};

@@ -1,0 +1,20 @@
+import { check, need, needId, readJson, refuse } from '$server/answer';
+import { startSteaming } from '$server/steamings';
+import { json } from '@sveltejs/kit';
+import Joi from 'joi';
+
+const schema = Joi.object({
+  purpose: Joi.string().trim().allow('').max(120).default('').messages({ '*': 'Say in at most 120 characters what this steaming is for.' }),
+  reason: Joi.string().trim().max(1000).messages({ '*': 'Write the reason in at most 1000 characters.' })
+}).messages({ 'object.unknown': 'A steaming is started with a purpose and, where something stops the engine, a reason; nothing else.' });
+
+/** Starts a steaming. What stops the engine is answered as 409 with its reasons. */
+export const POST = async ({ request, params, locals }) => {
+  const member = need(locals);
+  const read = await readJson(request);
+  if ('response' in read) return read.response;
+  const checked = check<{ purpose: string; reason?: string }>(schema, read.value);
+  if ('field' in checked) return refuse(400, checked.field, checked.sentence);
+  const started = await startSteaming(member, needId(params.id), { ...checked.value, today: new Date().toISOString().slice(0, 10) });
+  return 'problem' in started ? refuse(started.status, started.field, started.problem, { stops: started.stops ?? [] }) : json(started, { status: 201 });
+};

@@ -1,0 +1,63 @@
+import { checkEntry, type Entry } from '$core/log';
+import { need, needId, notHere, readJson, refuse } from '$server/answer';
+import { allowed, type Member } from '$server/members';
+import { appendEntries, entriesAfter, steaming } from '$server/steamings';
+import { json } from '@sveltejs/kit';
+
+type Checked = Exclude<ReturnType<typeof checkEntry>, { field: string }>['entry'];
+/** The most that one batch holds. */
+const most = 500;
+
+/** What this member may not put into a log, whatever its form. */
+function forbidden(member: Member, entry: Checked): { field: string; sentence: string } | undefined {
+  if (entry.kind === 'override') return { field: 'kind', sentence: 'An override is made when a steaming is started, and not entered later.' };
+  if (entry.source === 'device') return { field: 'source', sentence: 'Only a device with its own token logs as a device.' };
+  if (entry.kind === 'sign') {
+    const as = (entry.body as { as: 'keeper' | 'examiner' }).as;
+    if (!allowed(member, as === 'examiner' ? 'sign as examiner' : 'sign as keeper')) return { field: 'body.as', sentence: `Your role does not allow you to sign as ${as}.` };
+  }
+  return undefined;
+}
+
+/**
+ * Stores one entry, or a batch as `{ entries: [...] }`. Good ones are stored, each once; bad ones are named. 400 only
+ * when nothing in the request could be stored.
+ */
+export const POST = async ({ request, params, locals }) => {
+  const member = need(locals, 'log');
+  const read = await readJson(request);
+  if ('response' in read) return read.response;
+  const { value } = read;
+  const many = typeof value === 'object' && value !== null && 'entries' in value;
+  const documents = many ? (value as { entries: unknown }).entries : [value];
+  if (!Array.isArray(documents) || documents.length === 0) return refuse(400, 'entries', 'Send an entry, or at least one in a list called entries.');
+  if (documents.length > most) return refuse(413, 'entries', `Send at most ${most} entries at once; this batch has ${documents.length}.`);
+
+  const good: Checked[] = [];
+  const refused: { index: number; id?: string; field: string; sentence: string }[] = [];
+  documents.forEach((document, index) => {
+    const checked = checkEntry(document);
+    const problem = 'field' in checked ? checked : forbidden(member, checked.entry);
+    const id = (document as { id?: unknown } | null)?.id;
+    if (problem) refused.push({ index, ...(typeof id === 'string' ? { id } : {}), field: many ? `entries.${index}.${problem.field}` : problem.field, sentence: problem.sentence });
+    else good.push((checked as { entry: Checked }).entry);
+  });
+  const stored = good.length ? await appendEntries(member, needId(params.id), good as Omit<Entry, 'by'>[]) : { stored: 0, last: 0 };
+  if (!stored) return notHere('steaming');
+  // Nothing could be stored: say so with the first reason, once it is certain that the steaming is there at all.
+  if (!good.length) {
+    if (!(await steaming(member.club, needId(params.id)))) return notHere('steaming');
+    return refuse(400, refused[0]!.field, refused[0]!.sentence, { stored: 0, refused });
+  }
+  return json({ ...stored, refused });
+};
+
+/** Entries after a place in the order of arrival. */
+export const GET = async ({ params, locals, url }) => {
+  const member = need(locals);
+  const id = needId(params.id);
+  if (!(await steaming(member.club, id))) return notHere('steaming');
+  const after = Number(url.searchParams.get('after') ?? 0);
+  if (!Number.isInteger(after) || after < 0) return refuse(400, 'after', 'after: give a whole number, 0 or more.');
+  return json(await entriesAfter(member.club, id, after));
+};

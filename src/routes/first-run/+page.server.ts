@@ -1,0 +1,21 @@
+import { firstClubSchema, foundFirstClub, hasClubs } from '$server/accounts';
+import { check } from '$server/answer';
+import { keepSession } from '$server/session-cookie';
+import { fail, redirect } from '@sveltejs/kit';
+
+export const load = async () => {
+  if (await hasClubs()) redirect(303, '/sign-in');
+};
+
+export const actions = {
+  default: async ({ request, cookies, url }) => {
+    const values = Object.fromEntries(await request.formData()) as Record<string, string>;
+    const checked = check<{ club: string; name: string; signIn: string; password: string }>(firstClubSchema, values);
+    const { password: _, ...shown } = values;
+    if ('field' in checked) return fail(400, { values: shown, field: checked.field, problem: checked.sentence });
+    const session = await foundFirstClub(checked.value);
+    if ('problem' in session) return fail(session.status, { values: shown, field: 'club', problem: session.problem });
+    keepSession(cookies, session, url);
+    redirect(303, '/');
+  }
+};

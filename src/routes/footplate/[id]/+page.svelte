@@ -1,0 +1,579 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import type { Bodies, Kind } from '$core/log';
+  import { glassReading } from '$core/log';
+  import { type Phase, phases, things, type ThingKey } from '$core/procedure';
+  import { type Glass, isLevel, printGlass, printMarks, printText } from '$core/units';
+  import { due, nextGlance, standing, warnings } from '$core/watch';
+  import GlassDrawing from '$lib/draw/GlassDrawing.svelte';
+  import PressureScale from '$lib/draw/PressureScale.svelte';
+  import Trend from '$lib/draw/Trend.svelte';
+  import { actNow, once, stayAwake } from '$lib/foot/alarm';
+  import AllSteps from '$lib/foot/AllSteps.svelte';
+  import Drills from '$lib/foot/Drills.svelte';
+  import HandOver from '$lib/foot/HandOver.svelte';
+  import { keys } from '$lib/foot/keys';
+  import LogList from '$lib/foot/LogList.svelte';
+  import NowStep from '$lib/foot/NowStep.svelte';
+  import QuickActions from '$lib/foot/QuickActions.svelte';
+  import QuickLine from '$lib/foot/QuickLine.svelte';
+  import SignOff from '$lib/foot/SignOff.svelte';
+  import { Steaming } from '$lib/foot/steaming.svelte';
+  import { ticking } from '$lib/sheet/clock.svelte';
+  import Quantity from '$lib/sheet/Quantity.svelte';
+  import TitleBlock from '$lib/sheet/TitleBlock.svelte';
+  import { unitChoice } from '$lib/sheet/unit-choice';
+  import { age, clock, span } from '$lib/sheet/when';
+  import { Modal } from 'carbon-components-svelte';
+  import { onMount, untrack } from 'svelte';
+
+  let { data } = $props();
+  // One page, one steaming: another id is another page.
+  const steaming = untrack(() => new Steaming({ id: data.id, context: data.context, member: { id: data.member!.id, name: data.member!.name }, entries: data.entries, last: data.last }));
+  const time = ticking(untrack(() => data.now), 1000);
+  const fitOut = untrack(() => data.context.fitOut);
+  const procedure = untrack(() => data.context.procedure);
+
+  const units = $derived(unitChoice());
+  const text = (t: string) => printMarks(t, units);
+  const log = $derived(steaming.log);
+  const folded = $derived(steaming.log.state);
+  const plan = $derived(due(procedure, folded, time.now));
+  const alarms = $derived(warnings(fitOut, folded, time.now));
+  const glance = $derived(nextGlance(fitOut, folded));
+  const stale = (at: string | undefined) => at !== undefined && time.now - Date.parse(at) > 10 * 60_000;
+
+  let chosenKey = $state<string>();
+  const chosen = $derived.by(() => {
+    const step = procedure.steps.find((s) => s.key === chosenKey);
+    return step && !folded.steps[step.key] ? { step, standing: standing(step, folded, procedure, time.now) } : undefined;
+  });
+  // When every step waits, the nearest one is shown with what it waits for.
+  const placed = $derived(chosen ?? plan.now ?? plan.next[0]);
+  const next = $derived(plan.next.filter((p) => p !== placed && p.step.key !== placed?.step.key).concat(chosen && plan.now ? [] : []));
+  const finished = $derived(procedure.steps.every((s) => folded.steps[s.key]));
+
+  let draft = $state<{ glass?: Glass; pressure?: number }>({});
+  let action = $state<string>();
+  let quick: QuickActions | undefined = $state();
+  let drill = $state(false);
+  let open = $state({ keys: false, steps: false, hand: false, sign: false });
+
+  const record = <K extends Kind>(kind: K, body: Bodies[K]) => void steaming.record(kind, body);
+  const initials = untrack(() => data.member!.name.split(/\s+/).map((w) => w[0]).join('').slice(0, 4));
+
+  function done() {
+    if (!placed || placed.standing.is !== 'open') return;
+    record('tick', { step: placed.step.key, outcome: 'done', ...(placed.step.evidence === 'initials' ? { initials } : {}) });
+    chosenKey = undefined;
+  }
+  function skip(reason: string) {
+    if (placed) record('tick', { step: placed.step.key, outcome: 'skipped', reason });
+    chosenKey = undefined;
+  }
+  /** A reading by pointing. A pressure just logged is the one that the glass was taken at. */
+  const pickGlass = (glass: Glass, which: number) => record('reading', { ...glassReading(glass, folded), ...(which ? { glassNumber: 2 as const } : {}) });
+  const pickPressure = (pressure: number) => record('reading', { pressure });
+
+  function noWater() {
+    steaming.recordAll([
+      { kind: 'reading', body: glassReading('not seen', folded) },
+      { kind: 'fault', body: { text: 'Low water: no water seen in the glass. Boiler and plug to be examined before the next fire.', forbids: 'steaming' } }
+    ]);
+  }
+  function sign(name: string, remarks: string) {
+    record('sign', { as: 'keeper', name, ...(remarks ? { remarks } : {}) });
+    open.sign = false;
+  }
+
+  const marks = $derived(
+    [...new Map(plan.next.concat(placed ?? []).flatMap((p) => (folded.steps[p.step.key] ? [] : p.step.gates.flatMap((g) => (g.kind === 'pressure' ? [[g.atLeast, p.step.key] as const] : []))))).entries()]
+      .filter(([, key]) => ['changeover', 'changeover-air', 'changeover-none', 'air-out', 'leaks-30', 'blow-through', 'prove-injectors'].includes(key))
+      .map(([value, key]) => ({ value, word: { changeover: 'blower', 'changeover-air': 'blower', 'changeover-none': 'blower', 'air-out': 'air out', 'leaks-30': 'leaks', 'blow-through': 'blow through', 'prove-injectors': 'injectors' }[key] ?? '' }))
+  );
+  const cells = $derived([
+    { label: 'Engine', value: fitOut.name, wide: true },
+    { label: 'Class', value: `${fitOut.description} · ${fitOut.scale}`, desk: true },
+    { label: 'WP', value: printText(fitOut.workingPressure, 'pressure', units), desk: true },
+    { label: 'Phase', value: folded.phase, more: folded.fire.litAt ? (folded.fire.outAt ? ` · fire out ${clock(folded.fire.outAt)}` : ` · ${span((time.now - Date.parse(folded.fire.litAt)) / 1000)} since lit`) : ` · begun ${clock(folded.began ?? data.now)}` },
+    { label: 'Keeper', value: folded.keeper, desk: true }
+  ]);
+
+  function key(event: KeyboardEvent) {
+    const target = event.target as HTMLElement;
+    if (event.ctrlKey || event.metaKey || event.altKey || target.closest('input, textarea, select, dialog, .bx--modal.is-visible')) return;
+    const focus = (selector: string) => document.querySelector<HTMLElement>(selector)?.focus();
+    const does: Record<string, () => void> = {
+      d: done,
+      '/': () => focus('#quick-line'),
+      w: () => focus('.readings .glass'),
+      p: () => focus('.readings .scale'),
+      u: () => steaming.undo(),
+      t: () => (open.steps = true),
+      l: () => (drill = true),
+      '?': () => (open.keys = true)
+    };
+    const act = does[event.key.toLowerCase()];
+    if (act) act();
+    else if (event.key === 'Escape') action = undefined;
+    else if (!quick?.press(event.key.toLowerCase())) return;
+    event.preventDefault();
+  }
+
+  onMount(() => {
+    const close = steaming.open();
+    const sleep = stayAwake();
+    return () => {
+      close();
+      sleep();
+    };
+  });
+  // An alarm sounds until it is acted on: a newer entry from here, or the drill opened.
+  const loud = $derived(alarms.find((a) => a.rank === 'act now')?.key);
+  $effect(() => (loud && !drill ? actNow() : undefined));
+  let heard = new Set<string>();
+  $effect(() => {
+    const now = new Set(alarms.filter((a) => a.rank === 'look').map((a) => a.key));
+    if ([...now].some((k) => !heard.has(k))) once();
+    heard = now;
+  });
+  $effect(() => {
+    if (folded.endedAt && steaming.waiting === 0 && steaming.reachable) void goto(`/records/${data.id}`);
+  });
+</script>
+
+<svelte:head><title>{fitOut.name}, {folded.phase} · Joram</title></svelte:head>
+<svelte:window onkeydown={key} />
+
+<div class="page">
+  <div class="top">
+    <TitleBlock {cells}>
+      {#snippet action()}<button class="low-water" onclick={() => (drill = true)}>LOW WATER</button>{/snippet}
+    </TitleBlock>
+    {#each alarms.slice(0, 2) as alarm (alarm.key)}
+      <p class="strip alarm" class:act={alarm.rank === 'act now'} role="alert">
+        <strong>{alarm.rank === 'act now' ? '■ Act now. ' : '▲ '}{text(alarm.what)}.</strong>
+        <span>{text(alarm.first)}</span>
+        <span class="since">read {age(alarm.since, time.now)}</span>
+      </p>
+    {/each}
+  </div>
+
+  <div class="grid">
+    <section class="box pad do" aria-label="Now and next">
+      <p class="label">{chosen ? 'Chosen step' : 'Now'}</p>
+      {#if finished || (!placed && folded.phase === 'Put away')}
+        <article class="end">
+          <h2 class="heading">Everything is done or accounted for</h2>
+          <p>Sign, and the record is closed.</p>
+          <button class="plain go" onclick={() => (open.sign = true)}>Sign and close</button>
+        </article>
+      {:else if placed}
+        <NowStep {placed} state={folded} now={time.now} chosen={chosen !== undefined} ondone={done} onskip={skip} onlift={() => (action = 'v')} onback={() => (chosenKey = undefined)} />
+      {/if}
+      {#if plan.missed.length}
+        <button class="quiet missed" onclick={() => (open.steps = true)}>{plan.missed.length} earlier {plan.missed.length === 1 ? 'step' : 'steps'} not done</button>
+      {/if}
+      <div class="nexts">
+        <div class="row between"><p class="label">Next</p><button class="quiet" onclick={() => (open.steps = true)}>All steps</button></div>
+        <ul>
+          {#each next.slice(0, 6) as p (p.step.key)}
+            <li><button onclick={() => (chosenKey = p.step.key)}><span>{text(p.step.what)}</span><span class="figure">{p.standing.is === 'waiting' ? text(p.standing.waits[0] ?? '').replace(/^opens (at |when seen: |when it has fallen to )/, '') : p.standing.is === 'blocked' ? 'not yet' : p.step.phase !== folded.phase ? p.step.phase : ''}</span></button></li>
+          {/each}
+        </ul>
+      </div>
+      <div class="open">
+        <p class="label">Open{Object.keys(folded.open).length ? ': touch one when it is closed' : ''}</p>
+        <ul class="chips">
+          {#each Object.keys(folded.open) as thing (thing)}
+            <li><button onclick={() => record(thing === 'drains' || thing === 'vent' || thing === 'fan' ? 'valve' : 'thing', thing === 'drains' || thing === 'vent' || thing === 'fan' ? { valve: thing, open: 0 } : ({ thing: thing as ThingKey, open: false } as never))} title={things[thing as ThingKey].close}>{things[thing as ThingKey].open}</button></li>
+          {:else}<li class="second">Nothing</li>{/each}
+        </ul>
+      </div>
+    </section>
+
+    <section class="box pad read" aria-label="Readings">
+      <div class="readings" class:two={fitOut.glasses.length > 1}>
+        {#each fitOut.glasses as _, i (i)}
+          {@const read = i ? folded.secondGlass : folded.glass}
+          <div class="instrument">
+            <p class="label">{fitOut.glasses.length > 1 ? `Glass ${i + 1}` : 'Glass'}</p>
+            <div class="drawing">
+              <GlassDrawing glass={read?.value} levels={fitOut.levels} name={fitOut.glasses.length > 1 ? `Gauge glass ${i + 1}` : 'Gauge glass'} stale={stale(read?.at)} abnormal={read !== undefined && isLevel(read.value) && read.value <= fitOut.levels.lowest && folded.fire.litAt !== undefined && !folded.fire.outAt} onpick={(g) => pickGlass(g, i)} ondraft={(g) => (draft = i ? {} : { glass: g })} />
+            </div>
+            <p class="big">{#if draft.glass !== undefined && !i}<span class="draft">{@render level(draft.glass)}</span>{:else if read}{@render level(read.value)}{:else}<span class="second words">not read</span>{/if}</p>
+            <p class="age second">{read ? `${age(read.at, time.now)}${read.pressure !== null ? ` at ${printText(read.pressure, 'pressure', units)}` : ''}` : ''}</p>
+          </div>
+        {/each}
+        {#if fitOut.gauge}
+          <div class="instrument">
+            <p class="label">Pressure</p>
+            <div class="drawing"><PressureScale pressure={folded.pressure?.value} workingPressure={fitOut.workingPressure} {marks} stale={stale(folded.pressure?.at)} onpick={pickPressure} ondraft={(p) => (draft = { pressure: p })} /></div>
+            <p class="big">{#if draft.pressure !== undefined}<span class="draft"><Quantity value={draft.pressure} quantity="pressure" /></span>{:else if folded.pressure}<Quantity value={folded.pressure.value} quantity="pressure" />{:else}<span class="second words">not read</span>{/if}</p>
+            <p class="age second">{folded.pressure ? age(folded.pressure.at, time.now) : ''}</p>
+          </div>
+        {/if}
+        {#if !fitOut.gauge && fitOut.glasses.length === 0}
+          <div class="instrument none">
+            <p class="label">No gauge, no glass</p>
+            <p>Filled with {printText(fitOut.fill ?? 0, 'volume', units)}, measured. The clock is the glass.</p>
+            {#if fitOut.runLimit !== null}
+              <p class="big">{#if folded.fire.litAt && !folded.fire.outAt}{span(Math.max(0, fitOut.runLimit - (time.now - Date.parse(folded.fire.litAt)) / 1000))}{:else}{span(fitOut.runLimit)}{/if}</p>
+              <p class="second">{folded.fire.litAt && !folded.fire.outAt ? 'hours and minutes left of the longest run' : 'the longest run on one fill'}</p>
+            {/if}
+          </div>
+        {/if}
+      </div>
+      <p class="hint">
+        {#if glance !== undefined}
+          {#if glance > time.now}<span>Look at the glass again in <strong>{Math.ceil((glance - time.now) / 60_000)} min</strong></span>{:else}<strong class="caution">Look at the glass now</strong>{/if}
+        {:else}<span>{fitOut.glasses.length ? 'Glances at the glass are timed from the match on' : fitOut.gauge && fitOut.runLimit !== null ? `No glass: longest run ${span(fitOut.runLimit)}` : ''}</span>{/if}
+        <span class="second touch">Touch where it stands</span>
+      </p>
+    </section>
+    <section class="box pad chart" aria-label="Trend"><p class="label">Pressure, {units.pressure}{fitOut.glasses.length ? '; glass below' : ''}</p><div class="trend"><Trend {log} now={time.now} /></div></section>
+
+    <section class="box pad log" aria-label="Log">
+      <div class="line"><QuickLine {fitOut} state={folded} onlog={(entries) => steaming.recordAll(entries)} /></div>
+      <QuickActions bind:this={quick} {fitOut} state={folded} {record} bind:chosen={action} />
+      {#if steaming.undoable}
+        <p class="undo" role="status"><span>Logged.</span><button class="plain" onclick={() => steaming.undo()}>Undo</button></p>
+      {/if}
+      <div class="entries"><LogList {log} me={data.member!.name} onstrike={(id) => steaming.strike(id)} /></div>
+    </section>
+  </div>
+
+  <footer>
+    <a href="/">Yard</a>
+    <a href="/engines/{data.engineId}">{fitOut.name}</a>
+    <span class="keeper">Keeper <strong>{folded.keeper}</strong> <button class="quiet" onclick={() => (open.hand = true)}>hand over</button></span>
+    <span role="status" class:caution={!steaming.reachable}>
+      {#if !steaming.reachable}▲ No connection. {steaming.waiting} kept on this device{:else if steaming.waiting}{steaming.waiting} on the way{:else}All delivered{steaming.deliveredAt ? ` ${clock(steaming.deliveredAt)}` : ''}{/if}
+    </span>
+    {#each steaming.refused as r (r.id)}<span class="act">Refused: {r.refused}</span>{/each}
+    <span class="right">
+      {#if folded.fire.outAt || !folded.fire.litAt}<button class="quiet" onclick={() => (open.sign = true)}>Sign and close</button>{/if}
+      <button class="quiet" onclick={() => (open.keys = true)}>? keys</button>
+    </span>
+  </footer>
+</div>
+
+{#snippet level(glass: Glass)}
+  {@const [word, mark] = isLevel(glass) && / /.test(printGlass(glass)) && printGlass(glass).length < 8 ? printGlass(glass).split(' ') : ['', printGlass(glass)]}
+  {#if word}<span class="side">{word}</span>{/if}<span class:words={mark!.length > 3}>{mark}</span>
+{/snippet}
+
+{#if drill}<Drills hasGlass={fitOut.glasses.length > 0} onclose={() => (drill = false)} onnowater={noWater} />{/if}
+<AllSteps bind:open={open.steps} {log} now={time.now} onchoose={(k) => ((chosenKey = k), (open.steps = false))} onphase={(phase: Phase) => (record('phase', { phase }), (open.steps = false))} />
+<HandOver bind:open={open.hand} people={data.people} keeper={folded.keeper} next={placed ? text(placed.step.what) : 'Look at the glass'} onhand={(to, due) => record('handover', { to, next: due })} />
+<SignOff bind:open={open.sign} state={folded} steps={procedure.steps} me={data.member!.name} maySign={data.rights.includes('sign as keeper')} onsign={sign} />
+<Modal bind:open={open.keys} passiveModal modalHeading="Keys" size="sm">
+  <table class="ruled">
+    <tbody>{#each keys as [k, what] (k)}<tr><td class="figure">{k}</td><td>{what}</td></tr>{/each}</tbody>
+  </table>
+  <p class="second">Phases: {phases.join(', ')}.</p>
+</Modal>
+
+<style>
+  .page {
+    max-width: 1600px;
+    margin: 0 auto;
+    padding: 10px 16px 8px;
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+    height: 100dvh;
+    min-height: 660px;
+  }
+  .top {
+    display: grid;
+    gap: 8px;
+  }
+  .low-water {
+    background: var(--act-solid);
+    color: var(--on-act);
+    cursor: pointer;
+    letter-spacing: 0.04em;
+  }
+  .alarm {
+    display: flex;
+    gap: 4px 12px;
+    flex-wrap: wrap;
+    font-size: 1.125rem;
+    align-items: baseline;
+  }
+  .since {
+    margin-left: auto;
+    font-size: 0.9375rem;
+  }
+  .grid {
+    flex: 1;
+    display: grid;
+    grid-template-columns: 312px max-content minmax(220px, 1fr) 308px;
+    grid-template-rows: minmax(0, 1fr);
+    min-height: 0;
+  }
+  .grid > section {
+    min-height: 0;
+    border-left-width: 0;
+    overflow: auto;
+  }
+  .grid > section:first-child {
+    border-left-width: 1px;
+  }
+  .grid > .read {
+    border-right: 0;
+  }
+  .do {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+  }
+  .do > .label {
+    margin-bottom: -4px;
+  }
+  .nexts {
+    margin-top: 2px;
+  }
+  .nexts li {
+    border-top: 1px solid var(--rule);
+  }
+  .nexts li button {
+    display: flex;
+    justify-content: space-between;
+    gap: 12px;
+    width: 100%;
+    padding: 6px 0;
+    border: 0;
+    background: none;
+    color: var(--ink);
+    font-size: 1rem;
+    line-height: 1.25;
+    text-align: left;
+    cursor: pointer;
+  }
+  .nexts .figure {
+    font-size: 0.875rem;
+    color: var(--ink2);
+    text-align: right;
+    flex: none;
+    max-width: 45%;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .open {
+    margin-top: auto;
+    border-top: 2px solid var(--ink);
+    padding-top: 8px;
+  }
+  .chips {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+    margin-top: 4px;
+  }
+  .chips button {
+    font: 600 0.9375rem/1.2 var(--narrow);
+    border: 1px dashed var(--ink);
+    background: none;
+    color: var(--ink);
+    padding: 6px 10px;
+    min-height: 36px;
+    cursor: pointer;
+  }
+  .end {
+    display: grid;
+    gap: 8px;
+  }
+  .end .plain {
+    min-height: 56px;
+  }
+  .missed {
+    width: fit-content;
+  }
+  .read {
+    display: flex;
+    flex-direction: column;
+  }
+  .readings {
+    flex: 1;
+    display: grid;
+    grid-template-columns: 132px 150px;
+    gap: 12px;
+    min-height: 0;
+  }
+  .readings.two {
+    grid-template-columns: 112px 112px 132px;
+    gap: 4px;
+  }
+  .instrument {
+    display: flex;
+    flex-direction: column;
+    min-height: 0;
+    min-width: 0;
+  }
+  .drawing {
+    flex: 1;
+    min-height: 0;
+    margin-top: 6px;
+  }
+  .big {
+    font: 600 3rem/1.05 var(--narrow);
+    min-height: 3.2rem;
+    margin-top: 6px;
+    white-space: nowrap;
+    display: flex;
+    align-items: end;
+  }
+  .side {
+    font-size: 1.25rem;
+    margin-right: 6px;
+    padding-bottom: 4px;
+  }
+  .words {
+    font-size: 1.375rem;
+    white-space: normal;
+    line-height: 1.1;
+  }
+  .draft {
+    color: var(--fire);
+  }
+  .age {
+    font-size: 0.875rem;
+    min-height: 1.25rem;
+    white-space: nowrap;
+  }
+  .hint {
+    display: flex;
+    justify-content: space-between;
+    gap: 4px 12px;
+    flex-wrap: wrap;
+    border-top: 1px solid var(--rule);
+    margin-top: 8px;
+    padding-top: 8px;
+    font-size: 0.9375rem;
+  }
+  .none {
+    gap: 8px;
+  }
+  .chart {
+    display: flex;
+    flex-direction: column;
+    border-left: 1px solid var(--rule) !important;
+  }
+  .trend {
+    flex: 1;
+    min-height: 0;
+  }
+  .log {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+  }
+  .entries {
+    flex: 1;
+    min-height: 120px;
+    overflow: auto;
+    border-bottom: 1px solid var(--rule);
+  }
+  .undo {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    border: 1px dashed var(--ink);
+    padding: 2px 2px 2px 10px;
+  }
+  footer {
+    display: flex;
+    gap: 4px 20px;
+    flex-wrap: wrap;
+    font-size: 0.9375rem;
+    color: var(--ink2);
+  }
+  footer strong {
+    color: var(--ink);
+  }
+  .right {
+    margin-left: auto;
+    display: flex;
+    gap: 20px;
+  }
+  footer :global(.quiet),
+  footer a {
+    padding: 0;
+  }
+
+  @media (max-width: 1000px) {
+    .page {
+      padding: 0 8px 8px;
+      height: auto;
+    }
+    .top {
+      position: sticky;
+      top: 0;
+      z-index: 5;
+      background: var(--paper);
+      padding-top: 6px;
+    }
+    .grid {
+      height: auto;
+      grid-template-columns: minmax(0, 1fr);
+      grid-template-rows: none;
+      gap: 8px;
+    }
+    .grid > section {
+      border: 1px solid var(--ink) !important;
+      overflow: visible;
+      padding: 8px 10px 10px;
+    }
+    .read {
+      order: 1;
+    }
+    .do {
+      order: 2;
+    }
+    .log {
+      order: 3;
+    }
+    .chart {
+      order: 4;
+    }
+    .trend {
+      height: 300px;
+      flex: none;
+    }
+    .readings,
+    .readings.two {
+      height: 270px;
+      grid-template-columns: repeat(auto-fit, minmax(0, 1fr));
+    }
+    .readings:not(.two) {
+      grid-template-columns: 1fr 1.1fr;
+    }
+    .readings.two {
+      grid-template-columns: 1fr 1fr 1.15fr;
+    }
+    .age {
+      white-space: normal;
+    }
+    .touch,
+    .nexts ul {
+      display: none;
+    }
+    .open {
+      margin-top: 0;
+      padding-top: 4px;
+      border-top-width: 1px;
+    }
+    .line {
+      order: 1;
+    }
+    .undo,
+    .entries {
+      order: 2;
+    }
+    .entries {
+      max-height: 420px;
+    }
+  }
+</style>

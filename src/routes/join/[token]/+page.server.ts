@@ -1,0 +1,23 @@
+import { invitation, join, joinSchema } from '$server/accounts';
+import { check } from '$server/answer';
+import { keepSession } from '$server/session-cookie';
+import { error, fail, redirect } from '@sveltejs/kit';
+
+export const load = async ({ params }) => {
+  const open = await invitation(params.token);
+  if (!open) error(404, { message: 'This invitation has been used or has run out.', then: 'Ask the club’s owner for a new link.' });
+  return { club: open.club_name, roles: open.roles };
+};
+
+export const actions = {
+  default: async ({ request, params, cookies, url }) => {
+    const values = Object.fromEntries(await request.formData()) as Record<string, string>;
+    const checked = check<{ name: string; signIn: string; password: string }>(joinSchema, values);
+    const { password: _, ...shown } = values;
+    if ('field' in checked) return fail(400, { values: shown, field: checked.field, problem: checked.sentence });
+    const session = await join(params.token, checked.value);
+    if ('problem' in session) return fail(session.status, { values: shown, field: 'signIn', problem: session.problem });
+    keepSession(cookies, session, url);
+    redirect(303, '/');
+  }
+};

@@ -1,0 +1,82 @@
+// Remakes docs/screenshots from the demo data. Names given as arguments limit it to those pictures.
+import type { Page } from '@playwright/test';
+import { mkdirSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { launch, signInAs } from './browser';
+
+const url = process.env.JORAM_URL;
+if (!url) throw new Error('JORAM_URL is not set: run ./joram shots.');
+const folder = resolve(process.env.JORAM_SHOTS ?? 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+
+const desk = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+type Shot = { name: string; as?: string; at?: typeof desk; theme?: string; whole?: boolean; go: (page: Page) => Promise<unknown> };
+
+const open = (path: string) => (page: Page) => page.goto(`${url}${path}`, { waitUntil: 'networkidle' });
+const engine = (name: string) => async (page: Page) => {
+  await open('/')(page);
+  await page.getByRole('link', { name, exact: true }).first().click();
+  await page.waitForURL(/\/engines\//);
+};
+const footplate = async (page: Page) => {
+  await open('/')(page);
+  await page.getByRole('link', { name: 'Footplate' }).first().click();
+  await page.locator('.trend svg').first().waitFor();
+};
+const record = (name: string) => async (page: Page) => {
+  await engine(name)(page);
+  await page.locator('table.last a').first().click();
+  await page.locator('.a4').waitFor();
+  await page.locator('.trend svg').first().waitFor();
+};
+
+const shots: readonly Shot[] = [
+  { name: 'sign-in', go: open('/sign-in') },
+  { name: 'yard', as: 'wenna', go: open('/') },
+  { name: 'yard-phone', as: 'wenna', at: phone, go: open('/') },
+  { name: 'engine', as: 'wenna', go: engine('Little Bittern') },
+  { name: 'engine-vertical', as: 'wenna', go: engine('Old Scoop') },
+  {
+    name: 'fit-out',
+    as: 'wenna',
+    go: async (page) => {
+      await engine('Little Bittern')(page);
+      await page.getByRole('link', { name: 'Change the fit-out' }).click();
+      await page.locator('form.fit-out').waitFor();
+    }
+  },
+  { name: 'footplate', as: 'wenna', go: footplate },
+  { name: 'footplate-phone', as: 'wenna', at: phone, go: footplate },
+  { name: 'footplate-lamp', as: 'wenna', theme: 'lamp', go: footplate },
+  { name: 'footplate-sun-phone', as: 'wenna', at: phone, theme: 'sun', go: footplate },
+  {
+    name: 'low-water',
+    as: 'wenna',
+    at: phone,
+    go: async (page) => {
+      await footplate(page);
+      await page.getByRole('button', { name: 'LOW WATER' }).click();
+    }
+  },
+  { name: 'record', as: 'wenna', whole: true, go: record('Little Bittern') },
+  { name: 'logbook', as: 'wenna', go: open('/logbook') },
+  { name: 'faults', as: 'corrin', go: open('/faults') },
+  { name: 'settings', as: 'wenna', go: open('/settings') }
+];
+
+const wanted = process.argv.slice(2);
+const browser = await launch();
+for (const shot of shots.filter((s) => wanted.length === 0 || wanted.includes(s.name))) {
+  const context = await browser.newContext({ viewport: shot.at ?? desk, reducedMotion: 'reduce', hasTouch: shot.at === phone, timezoneId: 'UTC' });
+  if (shot.theme) await context.addCookies([{ name: 'joram-theme', value: shot.theme, url }]);
+  const page = await context.newPage();
+  if (shot.as) await signInAs(page, url, shot.as);
+  await shot.go(page);
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: resolve(folder, `${shot.name}.png`), fullPage: shot.whole ?? false });
+  console.log(shot.name);
+  await context.close();
+}
+await browser.close();
