@@ -174,8 +174,7 @@ export function tell(fitOut: FitOut, day: Day): Log {
         write('sign', { as: 'keeper', name: day.keeper, ...(day.remarks ? { remarks: day.remarks } : {}) });
         break;
       }
-      // Everything waits: for pressure, for the fire, for the level to be looked at again.
-      if (fitOut.glasses.length && !log.state.fire.litAt) look();
+      // Everything waits: for pressure, for time, for the fire to be out.
       if (!fitOut.gauge && log.state.phase === 'Prove') write('observation', { seen: 'feather' });
       pass(luck.between(1.2, 2.4));
       continue;

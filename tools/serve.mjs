@@ -14,7 +14,7 @@ export async function serve({ host, port, databaseUrl }) {
     NODE_ENV: 'production',
     JORAM_APP_DATABASE_URL: databaseUrl,
     PROTOCOL_HEADER: 'x-forwarded-proto',
-    BODY_SIZE_LIMIT: '2M'
+    BODY_SIZE_LIMIT: '8M'
   });
   const { handler } = await import(join(root, 'build/handler.js'));
   const server = createServer((request, response) => {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { invalidateAll } from '$app/navigation';
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { ticking } from '$lib/sheet/clock.svelte';
   import { plate, yardOrder } from '$lib/sheet/plate';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
@@ -8,7 +8,7 @@
   import { day, daysLeft } from '$lib/sheet/when';
 
   let { data } = $props();
-  const time = ticking(data.now, 15_000);
+  const time = ticking(untrack(() => data.now), 15_000);
   const steamOf = $derived(new Map(data.steam.map((s) => [s.engineId, s])));
   const lines = $derived([...data.lines].sort(yardOrder));
   const groups = $derived([

@@ -15,10 +15,13 @@ export function need(locals: App.Locals, right?: Right): Member {
   return locals.member;
 }
 
+/** Largest record that is brought in, bytes. */
+export const recordLimit = 8 * 1024 * 1024;
+
 /** Reads a JSON body of bounded size. */
-export async function readJson(request: Request): Promise<{ value: unknown } | { response: Response }> {
-  const tooLong = () => ({ response: refuse(413, 'body', `The body is over ${bodyLimit / 1024 / 1024} MB: send less at once.`) });
-  if (Number(request.headers.get('content-length') ?? 0) > bodyLimit) return tooLong();
+export async function readJson(request: Request, limit = bodyLimit): Promise<{ value: unknown } | { response: Response }> {
+  const tooLong = () => ({ response: refuse(413, 'body', `The body is over ${limit / 1024 / 1024} MB: send less at once.`) });
+  if (Number(request.headers.get('content-length') ?? 0) > limit) return tooLong();
   let text: string;
   try {
     text = await request.text();
@@ -26,11 +29,17 @@ export async function readJson(request: Request): Promise<{ value: unknown } | {
     if ((problem as { status?: number }).status === 413) return tooLong();
     throw problem;
   }
-  if (text.length > bodyLimit) return tooLong();
+  if (text.length > limit) return tooLong();
+  const parsed = parseJson(text);
+  return 'problem' in parsed ? { response: refuse(400, 'body', parsed.problem) } : parsed;
+}
+
+/** Reads JSON; what is wrong is told with its line. */
+export function parseJson(text: string): { value: unknown } | { problem: string } {
   try {
     return { value: JSON.parse(text) };
   } catch (problem) {
-    return { response: refuse(400, 'body', `This is not JSON: ${whereInJson(text, (problem as Error).message)}.`) };
+    return { problem: `This is not JSON: ${whereInJson(text, (problem as Error).message)}.` };
   }
 }
 

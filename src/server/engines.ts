@@ -1,4 +1,5 @@
 import { checkFitOut, type FitOut, type Problem } from '$core/engine';
+import Joi from 'joi';
 import type { Member } from './members';
 import { inClub, json } from './sql';
 import { newId } from './uuid';
@@ -43,6 +44,14 @@ export async function saveEngine(member: Member, document: unknown, id?: string)
 
 export const papersOf = (club: string, id: string) =>
   inClub(club, (tx) => tx<Paper[]>`select paper_id as id, kind, number, issued, expires from paper where club_id = ${club} and engine_id = ${id} order by expires limit 100`);
+
+const isoDate = (name: string) => Joi.string().isoDate().length(10).required().messages({ '*': `${name}: give the day as 2026-06-13.` });
+export const paperSchema = Joi.object({
+  kind: Joi.string().trim().min(1).max(60).required().messages({ '*': 'Say what kind of paper it is, in at most 60 characters.' }),
+  number: Joi.string().trim().allow('').max(60).default('').messages({ '*': 'A number has at most 60 characters.' }),
+  issued: isoDate('Issued'),
+  expires: isoDate('Runs out')
+}).custom((paper, helpers) => (paper.expires < paper.issued ? helpers.message({ custom: 'It cannot run out before it was issued.' }) : paper));
 
 export const addPaper = (club: string, engineId: string, paper: Omit<Paper, 'id'>) =>
   inClub(club, (tx) => tx`

@@ -1,4 +1,5 @@
 import type { Forbids } from '$core/log';
+import Joi from 'joi';
 import type { Member } from './members';
 import { inClub } from './sql';
 import { newId } from './uuid';
@@ -17,7 +18,13 @@ export interface Fault {
   fix: string | null;
 }
 
-export const pageSize = 50;
+export const pageSize = 25;
+
+export const faultSchema = Joi.object({
+  text: Joi.string().trim().min(1).max(2000).required().messages({ '*': 'Say what is wrong, in at most 2000 characters.' }),
+  forbids: Joi.valid('steaming', 'passengers', 'nothing').required().messages({ '*': 'Say what it forbids: may not be steamed, not with passengers, or note.' })
+}).unknown();
+export const fixSchema = Joi.object({ fix: Joi.string().trim().min(1).max(2000).required().messages({ '*': 'Say what fixed it, in at most 2000 characters.' }) }).unknown();
 
 export const faults = (club: string, { engineId, open, page = 1 }: { engineId?: string; open?: boolean; page?: number } = {}) =>
   inClub(club, (tx) => tx<(Fault & { total: number })[]>`

@@ -23,7 +23,7 @@ export interface Steaming {
 
 export const steaming = (club: string, id: string): Promise<Steaming | undefined> => inClub(club, (tx) => steamingIn(tx, club, id));
 
-const steamingIn = async (tx: Tx, club: string, id: string) =>
+export const steamingIn = async (tx: Tx, club: string, id: string) =>
   (await tx<Steaming[]>`
     select s.steaming_id as id, s.engine_id as "engineId", s.keeper_id as "keeperId", coalesce(s.imported_from->>'keeper', m.name) as keeper, s.purpose, s.wanted_at as "wantedAt", s.started_at as "startedAt",
       s.ended_at as "endedAt", s.fit_out as "fitOut", s.procedure, s.override, s.imported_from as "importedFrom", s.summary

@@ -270,13 +270,15 @@ const rules: readonly ((f: FitOut) => Problem | false)[] = [
 
 let compiled: Joi.Schema | undefined;
 
+/** The Joi schema of the document: also what the published JSON Schema is made from. */
+export const fitOutSchema = (): Joi.Schema => (compiled ??= joiOf(fitOutField));
+
 /**
  * Checks a fit-out document.
  * @returns the document with texts trimmed, or every problem with its path and a sentence for its field
  */
 export function checkFitOut(document: unknown): { fitOut: FitOut } | { problems: Problem[] } {
-  compiled ??= joiOf(fitOutField);
-  const { error, value } = compiled.validate(document, { abortEarly: false, convert: true });
+  const { error, value } = fitOutSchema().validate(document, { abortEarly: false, convert: true });
   if (error) return { problems: problemsOf(fitOutField, error, document) };
   const fitOut = value as FitOut;
   const problems = rules.map((rule) => rule(fitOut)).filter((p) => p !== false);

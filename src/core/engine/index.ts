@@ -4,3 +4,4 @@ export * from './fit-out';
 export * from './geometry';
 export * from './levels';
 export * from './patterns';
+export * from './papers';

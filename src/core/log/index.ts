@@ -1,3 +1,4 @@
+export * from './carry-over';
 export * from './entry';
 export * from './fold';
 export * from './quick-line';

@@ -22,7 +22,7 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
     how: of(rule.how, fitOut),
     why: of(rule.why, fitOut),
     ...(caution ? { caution } : {}),
-    gates: gates.filter((g) => (g.kind === 'pressure falls' ? fitOut.gauge : g.kind !== 'level' || fitOut.glasses.length > 0)),
+    gates: gates.filter((g) => g.kind !== 'pressure falls' || fitOut.gauge),
     needs: rule.needs ?? [],
     evidence: rule.evidence === 'glass reading' && fitOut.glasses.length === 0 ? 'tick' : rule.evidence === 'pressure reading' && !fitOut.gauge ? 'tick' : (rule.evidence ?? 'tick'),
     opens: of(rule.opens ?? [], fitOut),

@@ -12,7 +12,6 @@ export type Gate =
   | { readonly kind: 'pressure falls'; readonly atMost: number }
   | { readonly kind: 'seen'; readonly what: Observation }
   | { readonly kind: 'minutes'; readonly after: string; readonly minutes: number }
-  | { readonly kind: 'level' }
   | { readonly kind: 'fire out' };
 
 /** What shows that a step was done, beyond the word of whoever did it. */

@@ -1,6 +1,6 @@
 import type { State } from '../log';
 import { type Act, type Gate, observations, type Phase, phases, type Procedure, type Step, things } from '../procedure';
-import { isLevel, mark } from '../units';
+import { mark } from '../units';
 
 /** Where one step stands, and if it is not open, why. */
 export type Standing =
@@ -15,9 +15,6 @@ export interface Placed {
   readonly step: Step;
   readonly standing: Standing;
 }
-
-/** How long a level counts as looked at when a step asks for one, ms. */
-const levelHolds = 10 * 60_000;
 
 /**
  * What a gate still waits for, in words; undefined when it is open.
@@ -36,12 +33,6 @@ export function waitsFor(gate: Gate, state: State, procedure: Procedure, now: nu
       if (done?.outcome !== 'done') return `opens ${gate.minutes} min after “${procedure.steps.find((s) => s.key === gate.after)?.what ?? gate.after}”`;
       const left = Date.parse(done.at) + gate.minutes * 60_000 - now;
       return left > 0 ? `opens in ${Math.ceil(left / 60_000)} min` : undefined;
-    }
-    case 'level': {
-      const glass = state.glass;
-      if (!glass) return 'log what the glass shows';
-      if (!isLevel(glass.value)) return 'no step goes on while water is not seen in the glass';
-      return now - Date.parse(glass.at) <= levelHolds ? undefined : 'look at the glass again: the last reading is old';
     }
     case 'fire out':
       return state.fire.litAt && !state.fire.outAt ? 'opens when the fire is seen to be out' : undefined;

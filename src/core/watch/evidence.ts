@@ -1,4 +1,5 @@
 import type { State } from '../log';
+import { isLevel } from '../units';
 import type { Step } from '../procedure';
 
 /** How old a reading may be and still stand as a step's evidence, ms. */
@@ -13,7 +14,8 @@ const young = (at: string | undefined, now: number) => at !== undefined && now -
 export function evidenceLacking(step: Step, state: State, now: number): string | undefined {
   switch (step.evidence) {
     case 'glass reading':
-      return young(state.glass?.at, now) ? undefined : 'Log the glass first: touch it where the water stands.';
+      if (!state.glass || !young(state.glass.at, now)) return 'Log the glass first: touch it where the water stands.';
+      return isLevel(state.glass.value) || state.glass.value === 'top nut' ? undefined : 'No step goes on while water is not seen in the glass.';
     case 'pressure reading':
       return young(state.pressure?.at, now) ? undefined : 'Log the pressure first: touch the scale where the needle stands.';
     case 'lift':

@@ -5,7 +5,7 @@
   import { unitChoice } from '../sheet/unit-choice';
   import { sectionOf } from './section';
 
-  let { fitOut, height = 430 }: { fitOut: FitOut; height?: number } = $props();
+  let { fitOut, height = 400 }: { fitOut: FitOut; height?: number } = $props();
   let width = $state(800);
   const units = $derived(unitChoice());
   const shape = $derived(boilerShape(fitOut.boiler));
@@ -19,7 +19,7 @@
     return { x0, x1, z0: Math.min(...all.map((r) => r.z)), z1: Math.max(...all.map((r) => r.z + r.h)) };
   });
   /** Room for leaders at the right, dimensions below. */
-  const margin = $derived({ left: 26, right: width < 560 ? 176 : 236, top: 22, bottom: 46 });
+  const margin = $derived({ left: 26, right: fitOut.glasses.length ? (width < 560 ? 214 : 268) : width < 560 ? 150 : 200, top: 22, bottom: 46 });
   const scale = $derived(Math.max(1, Math.min((width - margin.left - margin.right) / (bounds.x1 - bounds.x0), (height - margin.top - margin.bottom) / (bounds.z1 - bounds.z0))));
   const px = (x: number) => margin.left + (x - bounds.x0) * scale;
   const used = $derived((bounds.z1 - bounds.z0) * scale);
@@ -56,15 +56,26 @@
       throw error;
     }
   });
+  /** The glass again, larger: its levels lie too close together at the boiler's own scale. */
+  const detail = $derived.by(() => {
+    const [g] = fitOut.glasses;
+    if (!g) return undefined;
+    const low = Math.max(Math.min(g.bottomNut, shape.heated) - 0.06 * (g.topNut - g.bottomNut), g.bottomNut - (g.topNut - g.bottomNut) * 0.5);
+    const tall = height - margin.top - 40;
+    const y = (z: number) => margin.top + 14 + ((g.topNut - z) / (g.topNut - low)) * (tall - 28);
+    return { x: end + 52, y, nuts: [y(g.topNut), y(g.bottomNut)] as const, times: (tall - 28) / (g.topNut - low) / scale };
+  });
   /** Leaders' words are pushed apart downwards, then the whole column is kept inside the sheet. */
   const placed = $derived.by(() => {
     const gap = 24;
     let last = -Infinity;
-    const ys = words.map(({ z }) => (last = Math.max(py(z) + 5, last + gap)));
+    const from = detail?.y ?? py;
+    const ys = words.map(({ z }) => (last = Math.max(from(z) + 5, last + gap)));
     const over = Math.max(0, (ys.at(-1) ?? 0) - (height - 12));
     for (let i = ys.length - 1, limit = Infinity; i >= 0 && over > 0; i--) limit = ys[i] = Math.min(ys[i]!, i === ys.length - 1 ? height - 12 : limit - gap);
     return words.map((level, i) => ({ ...level, y: ys[i]! }));
   });
+  const dimY = $derived(py(bounds.z0) + 22);
   const waterTop = $derived(words.find((l) => l.kind === 'water')?.z ?? 0);
   const id = $props.id();
 </script>
@@ -101,16 +112,33 @@
       <path class="thin" d="M{gx} {py(g.topNut) - 3}H{px(0)}M{gx} {py(g.bottomNut) + 3}H{px(0)}" />
     {/each}
 
-    {#each placed as level (level.word)}
-      <path class="level {level.kind}" d="M{px(fitOut.glasses.length ? section.glassX : bounds.x0)} {py(level.z)}H{end}" />
-      <path class="leader" d="M{end} {py(level.z)}L{end + 18} {level.y - 5}h8" />
-      <text class={level.kind} x={end + 30} y={level.y}>{level.word}</text>
+    {#each words as level (level.word)}
+      {#if level.kind !== 'plain' || !detail}<path class="level {level.kind}" d="M{px(fitOut.glasses.length ? section.glassX : bounds.x0)} {py(level.z)}H{end}" />{/if}
     {/each}
+    {#if detail}
+      {@const [g] = fitOut.glasses}
+      <path class="zoom" d="M{end} {py(g!.topNut)}L{detail.x - 8} {detail.nuts[0]}M{end} {py(g!.bottomNut)}L{detail.x - 8} {detail.nuts[1]}" />
+      <rect class="gw" x={detail.x} y={detail.y(waterTop)} width="18" height={Math.max(0, detail.nuts[1] - detail.y(waterTop))} />
+      <path class="thin tube-wall" d="M{detail.x} {detail.nuts[0]}V{detail.nuts[1]}M{detail.x + 18} {detail.nuts[0]}V{detail.nuts[1]}" />
+      <rect class="nut" x={detail.x - 7} y={detail.nuts[0] - 12} width="32" height="12" />
+      <rect class="nut" x={detail.x - 7} y={detail.nuts[1]} width="32" height="12" />
+    {/if}
+    {#each placed as level (level.word)}
+      {#if detail}
+        {@const y = detail.y(level.z)}
+        <path class="level {level.kind}" d="M{detail.x - 4} {y}h30" />
+        <path class="leader" d="M{detail.x + 27} {y}L{detail.x + 38} {level.y - 5}h6" />
+      {:else}
+        <path class="leader" d="M{end} {py(level.z)}L{end + 18} {level.y - 5}h8" />
+      {/if}
+      <text class={level.kind} x={detail ? detail.x + 48 : end + 30} y={level.y}>{level.word}</text>
+    {/each}
+    {#if detail}<text x={detail.x + 9} y={height - 6} text-anchor="middle">glass, {detail.times.toFixed(1)} times as large</text>{/if}
 
     <g class="dim">
-      <path d="M{px(section.along.from)} {height - 24}H{px(section.along.to)}M{px(section.along.from)} {height - 30}v12M{px(section.along.to)} {height - 30}v12" />
-      <path class="ext" d="M{px(section.along.from)} {py(section.along.z) + 4}V{height - 32}M{px(section.along.to)} {py(section.along.z) + 4}V{height - 32}" />
-      <text text-anchor="middle" x={(px(section.along.from) + px(section.along.to)) / 2} y={height - 6}>{section.along.word} {len(section.along.to - section.along.from)} long, {len(section.up.to - section.up.from)} {fitOut.boiler.form === 'vertical' ? 'high' : 'across'}</text>
+      <path d="M{px(section.along.from)} {dimY}H{px(section.along.to)}M{px(section.along.from)} {dimY - 6}v12M{px(section.along.to)} {dimY - 6}v12" />
+      <path class="ext" d="M{px(section.along.from)} {py(section.along.z) + 4}V{dimY - 8}M{px(section.along.to)} {py(section.along.z) + 4}V{dimY - 8}" />
+      <text text-anchor="middle" x={(px(section.along.from) + px(section.along.to)) / 2} y={dimY + 20}>{section.along.word} {len(section.along.to - section.along.from)} long, {len(section.up.to - section.up.from)} {fitOut.boiler.form === 'vertical' ? 'high' : 'across'}</text>
     </g>
   </svg>
 </figure>
@@ -156,6 +184,19 @@
   }
   .gw {
     fill: var(--water);
+  }
+  .zoom {
+    stroke: var(--rule);
+    stroke-width: 1;
+    fill: none;
+  }
+  .tube-wall {
+    stroke-width: 1.5;
+  }
+  .nut {
+    fill: var(--raised);
+    stroke: var(--ink);
+    stroke-width: 1.5;
   }
   .nuts {
     stroke: var(--ink);

@@ -30,7 +30,7 @@
     justify-content: space-between;
     gap: 12px;
     width: 100%;
-    padding: 9px 8px;
+    padding: 6px 0;
     background: none;
     border: 0;
     color: var(--ink);
@@ -46,6 +46,6 @@
     border-color: var(--ink);
   }
   .open {
-    padding: 2px 8px 12px;
+    padding: 2px 0 12px;
   }
 </style>

@@ -52,7 +52,6 @@ export const fillAndOil: readonly StepRule[] = [
         : 'The fill decides how long the fire may burn.',
     caution: 'Never cold water into a hot boiler. A hot boiler takes hot water only.',
     evidence: 'glass reading',
-    gates: [{ kind: 'level' }],
     must: true,
     minutes: 8
   },
@@ -82,6 +81,7 @@ export const fillAndOil: readonly StepRule[] = [
     what: 'See the glass follow',
     how: (f) => (hasFeed('hand pump')(f) ? 'A few strokes of the hand pump: the level must move and stay.' : 'Rock the engine or blow gently at the drain: the level must move and come back.'),
     why: 'A glass that does not move is a picture of a glass.',
+    needs: ['fill'],
     minutes: 1
   },
   {
@@ -90,6 +90,7 @@ export const fillAndOil: readonly StepRule[] = [
     what: 'Hand pump proven',
     how: 'Water goes to the boiler: feel it push back, and see the glass move.',
     why: 'It is the feed that works with no steam and no wheels turning.',
+    needs: ['fill'],
     minutes: 2
   },
   {
@@ -181,5 +182,5 @@ export const fillAndOil: readonly StepRule[] = [
   { key: 'tyres-wiped', when: carries, what: 'Tyres and rail head wiped of oil', how: 'After the oil round.', why: 'An engine that slips tears its fire.', chore: true, minutes: 2, who: 'either', materials: ['rags'] },
   { key: 'road-chocks', when: both(road, (f) => f.size === 'full'), what: 'Hose valve shut, then hose off', how: 'Level first, valve, then hose.', why: 'In any other order it empties itself over you.', closes: ['hose'], minutes: 1 },
   { key: 'bore-note', when: bores, what: 'Fan battery charged, adapter fits', how: 'Try the fan on the chimney for a second.', why: 'A fan that dies half-way leaves a fire that does too.', chore: true, minutes: 1, materials: ['fan', 'adapter', 'charged battery'] },
-  { key: 'element-covered', when: electric, what: 'Element covered', how: 'The glass is above its bottom nut, and that is above the element.', why: 'A bare element lasts seconds.', gates: [{ kind: 'level' }], must: true, minutes: 1 }
+  { key: 'element-covered', when: electric, what: 'Element covered', how: 'The glass is above its bottom nut, and that is above the element.', why: 'A bare element lasts seconds.', evidence: 'glass reading', must: true, minutes: 1 }
 ];

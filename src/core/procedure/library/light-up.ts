@@ -9,7 +9,6 @@ export const lightUp: readonly StepRule[] = [
     how: (f) => (f.glasses.length ? 'Look again now. Log the glass.' : 'Say the amount out loud. Look at the valve.'),
     why: 'Last chance before fire. Everything else can be put right later.',
     needs: ['fill', 'valves-fitted', 'close-top'],
-    gates: [{ kind: 'level' }],
     evidence: 'glass reading',
     must: true,
     minutes: 1

@@ -91,6 +91,7 @@ export const prove: readonly StepRule[] = [
     what: 'Fit to run: keeper’s word',
     how: (f) => `${glass(f) ? 'Water seen. ' : ''}Valves seen. ${feeds(f, 'injector', 'hand pump', 'axle pump', 'crosshead pump', 'crankshaft pump', 'steam pump').length > 1 ? 'Two feeds proven, or say why one is enough today. ' : ''}Nothing left open that should be shut.`,
     why: 'You say it, not the book. Joram lists what was seen and what was not.',
+    needs: ['blow-through', 'glasses-agree', 'prove-injectors', 'feeds-proven', 'valve-lifts', 'relief', 'whistle', 'blower-proof', 'brake-proof', 'warm-through', 'warm-gently'],
     evidence: 'initials',
     minutes: 1
   }

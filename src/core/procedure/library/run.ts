@@ -46,7 +46,6 @@ export const run: readonly StepRule[] = [
     how: (f) => `Log it at least every ${f.size === 'full' ? 'ten' : f.size === 'medium' ? 'five' : 'three'} minutes. Feed a little and often, while the fire is bright, never at the foot of a bank.`,
     why: 'A cold slug costs pressure you will want on the bank.',
     evidence: 'glass reading',
-    gates: [{ kind: 'level' }],
     minutes: 5
   },
   {

@@ -259,7 +259,7 @@
 </div>
 
 {#snippet level(glass: Glass)}
-  {@const [word, mark] = isLevel(glass) && / /.test(printGlass(glass)) && printGlass(glass).length < 8 ? printGlass(glass).split(' ') : ['', printGlass(glass)]}
+  {@const [word, mark] = isLevel(glass) && / /.test(printGlass(glass)) && printGlass(glass).length < 11 ? printGlass(glass).split(' ') : ['', printGlass(glass)]}
   {#if word}<span class="side">{word}</span>{/if}<span class:words={mark!.length > 3}>{mark}</span>
 {/snippet}
 
@@ -557,7 +557,7 @@
       white-space: normal;
     }
     .touch,
-    .nexts ul {
+    .nexts li:not(:first-child) {
       display: none;
     }
     .open {

@@ -1,0 +1,108 @@
+import Joi from 'joi';
+import { checkFitOut, type FitOut, type Problem } from '../engine';
+import { type Entry, entrySchema, inOrder } from '../log';
+import { phases, type Procedure, thingKeys } from '../procedure';
+
+/** An entry as it is kept: with when the server took it in. */
+export type KeptEntry = Entry & { readonly receivedAt: string };
+
+/** A steaming as one document: what it was run with, and its whole log. Nothing in it depends on the club it is read in. */
+export interface RecordDocument {
+  readonly format: 'joram.record/1';
+  /** The club in which it was steamed. */
+  readonly club: string;
+  readonly steaming: {
+    readonly id: string;
+    readonly engine: string;
+    readonly keeper: string;
+    readonly purpose: string;
+    readonly wantedAt: string | null;
+    readonly startedAt: string;
+    readonly endedAt: string | null;
+    readonly override: { readonly reason: string; readonly of: readonly string[]; readonly by: string } | null;
+  };
+  readonly fitOut: FitOut;
+  readonly procedure: Procedure;
+  readonly entries: readonly KeptEntry[];
+}
+
+const words = (max: number) => Joi.string().min(1).max(max).required();
+const instant = () => Joi.string().isoDate().required();
+const step = Joi.object({
+  key: words(60),
+  phase: Joi.valid(...phases).required(),
+  what: words(400),
+  how: Joi.string().allow('').max(2000).required(),
+  why: Joi.string().allow('').max(2000).required(),
+  caution: Joi.string().max(1000),
+  gates: Joi.array().items(Joi.object({ kind: words(40) }).unknown()).max(20).required(),
+  needs: Joi.array().items(Joi.string().max(60)).max(40).required(),
+  evidence: Joi.valid('tick', 'glass reading', 'pressure reading', 'lift', 'count', 'initials').required(),
+  opens: Joi.array().items(Joi.valid(...thingKeys)).required(),
+  closes: Joi.array().items(Joi.valid(...thingKeys)).required(),
+  act: Joi.valid('heat', 'light', 'admit steam', 'move', 'leave'),
+  sees: Joi.string().max(60),
+  chore: Joi.boolean().required(),
+  must: Joi.boolean().required(),
+  minutes: Joi.number().min(0).max(1000).required(),
+  who: Joi.valid('keeper', 'helper', 'either').required(),
+  materials: Joi.array().items(Joi.string().max(100)).max(40).required()
+});
+
+/** The most entries that one record may hold. */
+export const mostEntries = 20_000;
+
+const kept = entrySchema.keys({ by: words(120), receivedAt: instant(), source: Joi.valid('person', 'device', 'practice').required() });
+
+/** The schema of the document; the fit-out in it is checked by its own. */
+export const recordSchema = Joi.object({
+  format: Joi.valid('joram.record/1').required(),
+  club: words(120),
+  steaming: Joi.object({
+    id: Joi.string().uuid().required(),
+    engine: words(80),
+    keeper: words(120),
+    purpose: Joi.string().allow('').max(120).required(),
+    wantedAt: Joi.string().isoDate().allow(null).required(),
+    startedAt: instant(),
+    endedAt: Joi.string().isoDate().allow(null).required(),
+    override: Joi.object({ reason: words(1000), of: Joi.array().items(Joi.string().max(2200)).max(80).required(), by: words(120) })
+      .allow(null)
+      .required()
+  }).required(),
+  fitOut: Joi.object().required(),
+  procedure: Joi.object({ library: words(40), steps: Joi.array().items(step).max(400).required() }).required(),
+  entries: Joi.array().items(kept).max(mostEntries).required()
+});
+
+const sentenceOf = ({ type, message, path, context }: Joi.ValidationErrorItem): string => {
+  const where = path.join('.') || 'document';
+  if (type === 'any.required') return `${where} is missing.`;
+  if (type === 'object.unknown') return `${where} is not known in a Joram record: check its spelling.`;
+  if (type === 'any.only') return `${where} must be ${context?.valids?.length === 1 ? `“${context.valids[0]}”` : `one of ${(context?.valids ?? []).slice(0, 20).join(', ')}`}.`;
+  return `${where} ${message.replace(/^"[^"]*" /, '')}.`;
+};
+
+/**
+ * Checks a record that came from outside.
+ * @returns the record, or every problem with its path (the first twenty)
+ */
+export function checkRecord(document: unknown): { record: RecordDocument } | { problems: Problem[] } {
+  const { error } = recordSchema.validate(document, { abortEarly: false, convert: false });
+  // Times arrive as text; Joi's date accepts them only when it may convert, so entries are checked with it on.
+  const problems = (error?.details ?? []).filter((d) => !/^entries\.\d+\.at$/.test(d.path.join('.'))).map((d) => ({ path: d.path.join('.'), sentence: sentenceOf(d) }));
+  const record = document as RecordDocument;
+  if (problems.length === 0) {
+    record.entries.forEach((entry, i) => {
+      if (typeof entry.at !== 'string' || Number.isNaN(Date.parse(entry.at)) || !/^\d{4}-\d\d-\d\dT/.test(entry.at)) problems.push({ path: `entries.${i}.at`, sentence: `entries.${i}.at is not a time: write it as 2026-06-13T10:31:00.000Z.` });
+    });
+    const fitOut = checkFitOut(record.fitOut);
+    if ('problems' in fitOut) problems.push(...fitOut.problems.map((p) => ({ path: `fitOut.${p.path}`, sentence: p.sentence })));
+    const seen = new Set<string>();
+    record.entries.forEach(({ id }, i) => (seen.has(id) ? problems.push({ path: `entries.${i}.id`, sentence: `Entry ${i} has the id of an earlier one.` }) : seen.add(id)));
+  }
+  return problems.length ? { problems: problems.slice(0, 20) } : { record };
+}
+
+/** Makes the document. Entries stand in the order of the log. */
+export const recordDocument = (parts: Omit<RecordDocument, 'format'>): RecordDocument => ({ format: 'joram.record/1', ...parts, entries: [...parts.entries].sort(inOrder) });

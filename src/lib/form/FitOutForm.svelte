@@ -1,0 +1,141 @@
+<script lang="ts">
+  // The fit-out as a form beside the drawing it describes: both follow every keystroke that makes sense.
+  import { checkFitOut, figures, fitOutField, type FitOut, type Problem } from '$core/engine';
+  import BoilerSection from '../draw/BoilerSection.svelte';
+  import Figures from '../sheet/Figures.svelte';
+  import FieldEditor from './FieldEditor.svelte';
+  import { Button } from 'carbon-components-svelte';
+  import { untrack } from 'svelte';
+
+  let { fitOut, saveWord, onsave }: { fitOut: FitOut; saveWord: string; onsave: (fitOut: FitOut) => Promise<{ problems: Problem[] } | void> } = $props();
+  let document = $state(untrack(() => structuredClone(fitOut))) as unknown as Record<string, unknown>;
+  let section = $state(0);
+  let refused = $state<Problem[]>([]);
+  let saving = $state(false);
+  let tried = $state(false);
+
+  const sections: readonly { name: string; keys: readonly (keyof typeof fitOutField.fields)[] }[] = [
+    { name: 'Engine', keys: ['name', 'description', 'scale', 'kind', 'size', 'mass', 'workingPressure'] },
+    { name: 'Boiler', keys: ['boiler', 'shell', 'fusiblePlug', 'blowDown', 'vent', 'manholes', 'mudholes', 'pace'] },
+    { name: 'Gauge and glass', keys: ['gauge', 'tellTale', 'glasses', 'levels', 'fill', 'runLimit'] },
+    { name: 'Valves', keys: ['safetyValves', 'whistle'] },
+    { name: 'Fire', keys: ['fire'] },
+    { name: 'Feeds and water', keys: ['feeds', 'tanks', 'water', 'storage'] },
+    { name: 'Cylinders and drive', keys: ['cylinders', 'drive', 'brakes', 'exhaust', 'lamps', 'bell', 'comesOff'] },
+    { name: 'Lubrication', keys: ['lubrication'] },
+    { name: 'Habits', keys: ['habits'] }
+  ];
+  const checked = $derived(checkFitOut($state.snapshot(document)));
+  const found = $derived([...('problems' in checked ? checked.problems : []), ...refused]);
+  const problems = $derived(new Map(found.map((p) => [p.path, p.sentence])));
+  const of = (keys: readonly string[]) => found.filter((p) => keys.includes(p.path.split('.')[0]!)).length;
+  // The drawing keeps the last fit-out that made sense.
+  let good = $state.raw(untrack(() => fitOut));
+  $effect(() => {
+    if ('fitOut' in checked) good = checked.fitOut;
+  });
+  const figured = $derived.by(() => {
+    try {
+      return figures(good);
+    } catch {
+      return [];
+    }
+  });
+
+  async function save() {
+    tried = true;
+    if (!('fitOut' in checked)) {
+      section = Math.max(0, sections.findIndex(({ keys }) => of(keys)));
+      return;
+    }
+    saving = true;
+    const answer = await onsave(checked.fitOut);
+    saving = false;
+    refused = answer?.problems ?? [];
+    if (refused.length) section = Math.max(0, sections.findIndex(({ keys }) => of(keys)));
+  }
+</script>
+
+<form
+  class="fit-out"
+  novalidate
+  onsubmit={(e) => {
+    e.preventDefault();
+    void save();
+  }}
+  oninput={() => (refused = [])}
+>
+  <div class="box pad left">
+    <div class="tabs" role="tablist" aria-label="Parts of the fit-out">
+      {#each sections as { name, keys }, i (name)}
+        <button type="button" role="tab" aria-selected={section === i} onclick={() => (section = i)}>{name}{#if of(keys)}<span class="act"> ■ {of(keys)}</span>{/if}</button>
+      {/each}
+    </div>
+    <div role="tabpanel" aria-label={sections[section]!.name} class="fields">
+      {#each sections[section]!.keys as key (key)}
+        {@const field = fitOutField.fields[key]}
+        <div class:whole={['group', 'list', 'union'].includes(field.type)}>
+          <FieldEditor {field} bind:value={() => document[key], (v) => (document[key] = v)} path={key} {problems} />
+        </div>
+      {/each}
+    </div>
+  </div>
+  <aside class="box pad right">
+    <div class="row between"><h2 class="label">As it stands{found.length ? ', before what is wrong' : ''}</h2><Button type="submit" disabled={saving || (tried && found.length > 0)}>{saving ? 'Saving' : saveWord}</Button></div>
+    <BoilerSection fitOut={good} height={300} />
+    {#if found.length}
+      <ul class="strip act" role="status">{#each found.slice(0, 4) as p (p.path + p.sentence)}<li>{p.sentence}</li>{/each}{#if found.length > 4}<li>and {found.length - 4} more</li>{/if}</ul>
+    {/if}
+    <Figures figures={figured} />
+  </aside>
+</form>
+
+<style>
+  form {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 480px;
+    gap: 12px;
+    align-items: start;
+    margin-top: 12px;
+  }
+  .tabs {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 20px;
+    border-bottom: 1px solid var(--ink);
+    margin-bottom: 16px;
+  }
+  .tabs button {
+    font: 600 1rem/1.2 var(--narrow);
+    background: none;
+    border: 0;
+    border-bottom: 3px solid transparent;
+    padding: 8px 0;
+    color: var(--ink);
+    cursor: pointer;
+  }
+  .tabs button[aria-selected='true'] {
+    border-color: var(--ink);
+  }
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
+    gap: 14px 20px;
+    align-items: start;
+  }
+  .whole {
+    grid-column: 1 / -1;
+  }
+  .right {
+    position: sticky;
+    top: 8px;
+  }
+  @media (max-width: 1000px) {
+    form {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .right {
+      position: static;
+    }
+  }
+</style>

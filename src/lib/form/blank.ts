@@ -1,0 +1,32 @@
+import { type Field, fitOutField, patterns } from '$core/engine';
+
+/** A document of a field's shape to start from: the smallest that it takes, to be filled in. */
+export function blank(field: Field): unknown {
+  switch (field.type) {
+    case 'quantity':
+      return field.optional ? null : field.min;
+    case 'number':
+      return field.min;
+    case 'choice':
+      return Object.keys(field.options)[0];
+    case 'flag':
+      return false;
+    case 'text':
+      return '';
+    case 'group':
+      return Object.fromEntries(Object.entries(field.fields).map(([key, f]) => [key, blank(f)]));
+    case 'list':
+      return Array.from({ length: field.min }, () => blank(field.of));
+    case 'union': {
+      const [name, group] = Object.entries(field.cases)[0]!;
+      return { [field.by]: name, ...(blank(group) as object) };
+    }
+  }
+}
+
+/** Another case of a union, taken from a pattern that has it where there is one: dimensions that fit together. */
+export function caseOf(field: Extract<Field, { type: 'union' }>, name: string): unknown {
+  const at = Object.entries(fitOutField.fields).find(([, f]) => f === field)?.[0];
+  const like = at && patterns.map((p) => (p.fitOut as unknown as Record<string, Record<string, unknown>>)[at]!).find((v) => v[field.by] === name);
+  return like ? structuredClone(like) : { [field.by]: name, ...(blank(field.cases[name]!) as object) };
+}

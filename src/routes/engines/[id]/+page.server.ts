@@ -1,0 +1,52 @@
+import { figures } from '$core/engine';
+import { carriedOver } from '$core/log';
+import { check, need, needId, notHere } from '$server/answer';
+import { addPaper, engine, paperSchema, papersOf, removePaper } from '$server/engines';
+import { faults, faultSchema, raiseFault } from '$server/faults';
+import { folded, lastSteamings, obstacles, startSteaming } from '$server/steamings';
+import { fail, redirect } from '@sveltejs/kit';
+
+const today = () => new Date().toISOString().slice(0, 10);
+
+export const load = async ({ params, locals }) => {
+  const { club } = need(locals);
+  const id = needId(params.id);
+  const found = await engine(club, id);
+  if (!found) return notHere('engine');
+  const [papers, open, steamings, { stops, passengers }] = await Promise.all([papersOf(club, id), faults(club, { engineId: id }), lastSteamings(club, id), obstacles(club, id, today())]);
+  const last = steamings.find((s) => s.endedAt);
+  const carried = last ? carriedOver((await folded(club, last.id))!.log) : [];
+  return { engine: found, figures: figures(found.fitOut), papers, faults: open, steamings, running: steamings.find((s) => !s.endedAt), last, carried, stops, passengers, now: Date.now() };
+};
+
+export const actions = {
+  start: async ({ request, params, locals }) => {
+    const member = need(locals);
+    const form = await request.formData();
+    const reason = String(form.get('reason') ?? '').trim();
+    const started = await startSteaming(member, needId(params.id), { purpose: String(form.get('purpose') ?? '').trim().slice(0, 120), ...(reason ? { reason: reason.slice(0, 1000) } : {}), today: today() });
+    if ('problem' in started) return fail(started.status, { at: 'start', problem: started.problem });
+    redirect(303, `/footplate/${started.id}`);
+  },
+  paper: async ({ request, params, locals }) => {
+    const member = need(locals, 'keep papers');
+    const values = Object.fromEntries(await request.formData()) as Record<string, string>;
+    const checked = check<{ kind: string; number: string; issued: string; expires: string }>(paperSchema, values);
+    if ('field' in checked) return fail(400, { at: 'paper', field: checked.field, problem: checked.sentence, values });
+    await addPaper(member.club, needId(params.id), checked.value);
+    return { at: 'paper', done: true };
+  },
+  dropPaper: async ({ request, params, locals }) => {
+    const member = need(locals, 'keep papers');
+    await removePaper(member.club, needId(params.id), needId(String((await request.formData()).get('paper') ?? '')));
+    return { at: 'paper', done: true };
+  },
+  fault: async ({ request, params, locals }) => {
+    const member = need(locals, 'log');
+    const values = Object.fromEntries(await request.formData()) as Record<string, string>;
+    const checked = check<{ text: string; forbids: 'steaming' | 'passengers' | 'nothing' }>(faultSchema, values);
+    if ('field' in checked) return fail(400, { at: 'fault', field: checked.field, problem: checked.sentence, values });
+    if (!(await raiseFault(member, needId(params.id), checked.value.text, checked.value.forbids))) return notHere('engine');
+    return { at: 'fault', done: true };
+  }
+};

@@ -1,0 +1,32 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { printText } from '$core/units';
+  import FitOutForm from '$lib/form/FitOutForm.svelte';
+  import { saveEngine } from '$lib/form/save-engine';
+  import TitleBlock from '$lib/sheet/TitleBlock.svelte';
+  import { unitChoice } from '$lib/sheet/unit-choice';
+
+  let { data } = $props();
+  const f = $derived(data.engine.fitOut);
+</script>
+
+<svelte:head><title>Fit-out of {f.name} · Joram</title></svelte:head>
+<div class="sheet">
+  <TitleBlock
+    cells={[
+      { label: 'Engine', value: f.name, wide: true, href: `/engines/${data.engine.id}` },
+      { label: 'Class', value: `${f.description} · ${f.scale}`, desk: true },
+      { label: 'WP', value: printText(f.workingPressure, 'pressure', unitChoice()), desk: true },
+      { label: 'Sheet', value: 'Fit-out' }
+    ]}
+  />
+  <FitOutForm
+    fitOut={f}
+    saveWord="Save the fit-out"
+    onsave={async (fitOut) => {
+      const saved = await saveEngine(fitOut, data.engine.id);
+      if ('problems' in saved) return saved;
+      await goto(`/engines/${saved.id}`, { invalidateAll: true });
+    }}
+  />
+</div>

@@ -1,0 +1,5 @@
+import { need } from '$server/answer';
+
+export const load = ({ locals }) => {
+  need(locals, 'edit engines');
+};

@@ -1,0 +1,121 @@
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { forbids } from '$core/log';
+  import TitleBlock from '$lib/sheet/TitleBlock.svelte';
+  import { day } from '$lib/sheet/when';
+  import { Button, Modal, PaginationNav, Select, SelectItem, TextArea } from 'carbon-components-svelte';
+
+  let { data, form } = $props();
+  type Line = (typeof data.lines)[number];
+  let raising = $state(false);
+  let fixing = $state<Line>();
+  let fixOpen = $state(false);
+  $effect(() => {
+    if (form && 'done' in form) raising = fixOpen = false;
+  });
+  const pages = $derived(Math.max(1, Math.ceil(data.total / data.size)));
+  const shows = [
+    ['open', 'Open'],
+    ['fixed', 'Fixed'],
+    ['all', 'All']
+  ] as const;
+
+  function go(change: Record<string, string>) {
+    const url = new URL(page.url);
+    for (const [k, v] of Object.entries({ page: '1', ...change })) url.searchParams.set(k, v);
+    void goto(url, { keepFocus: true });
+  }
+  const clears = (line: Line) => data.rights.includes('fix faults') && (line.forbids !== 'steaming' || data.rights.includes('clear a bar'));
+</script>
+
+<svelte:head><title>Faults · Joram</title></svelte:head>
+<div class="sheet">
+  <TitleBlock cells={[{ label: 'Club', value: data.member?.club ?? '', wide: true }, { label: 'Sheet', value: 'Faults' }, { label: data.wanted.show === 'all' ? 'Faults' : data.wanted.show === 'open' ? 'Open' : 'Fixed', value: String(data.total) }]}>
+    {#snippet action()}<button class="plain go" onclick={() => (raising = true)}>Raise a fault</button>{/snippet}
+  </TitleBlock>
+
+  <div class="box pad filter">
+    <div class="row" role="group" aria-label="Show">
+      {#each shows as [key, word] (key)}<button class="plain" class:on={data.wanted.show === key} aria-pressed={data.wanted.show === key} onclick={() => go({ show: key })}>{word}</button>{/each}
+    </div>
+    <Select labelText="Engine" inline selected={data.wanted.engine ?? ''} on:change={(e) => go({ engine: (e.target as HTMLSelectElement).value })}>
+      <SelectItem value="" text="All engines" />
+      {#each data.engines as e (e.id)}<SelectItem value={e.id} text={e.name} />{/each}
+    </Select>
+  </div>
+
+  <div class="box scroll">
+    <table class="ruled">
+      <thead><tr><th>Engine</th><th>What is wrong</th><th>Until it is fixed</th><th>Raised</th><th>Fixed</th></tr></thead>
+      <tbody>
+        {#each data.lines as line (line.id)}
+          <tr>
+            <td class="figure"><a href="/engines/{line.engineId}">{line.engine}</a></td>
+            <td>{line.text}{#if line.steamingId}<br /><a class="second small" href="/records/{line.steamingId}">found in steam</a>{/if}</td>
+            <td class:act={!line.fixedAt && line.forbids === 'steaming'} class:caution={!line.fixedAt && line.forbids === 'passengers'}>{#if !line.fixedAt && line.forbids !== 'nothing'}<span aria-hidden="true">{line.forbids === 'steaming' ? '■ ' : '▲ '}</span>{/if}{forbids[line.forbids]}</td>
+            <td><span class="figure">{day(line.raisedAt)}</span><br /><span class="second small">{line.raisedBy}</span></td>
+            <td>
+              {#if line.fixedAt}<span class="figure">{day(line.fixedAt)}</span><br /><span class="second small">{line.fix}, {line.fixedBy}</span>
+              {:else if clears(line)}<button class="plain" onclick={() => ((fixing = line), (fixOpen = true))}>Fixed</button>
+              {:else}<span class="second small">cleared by a steward, an owner or the examiner</span>{/if}
+            </td>
+          </tr>
+        {:else}<tr><td colspan="5" class="none">{data.wanted.show === 'open' ? 'No open faults. What is found in steam is raised on the Footplate in two touches.' : 'None.'}</td></tr>{/each}
+      </tbody>
+    </table>
+    {#if pages > 1}<div class="pages"><PaginationNav total={pages} page={data.wanted.page - 1} shown={7} on:change={(e) => go({ page: String(e.detail.page + 1) })} /></div>{/if}
+  </div>
+</div>
+
+<Modal bind:open={raising} passiveModal modalHeading="Raise a fault">
+  <form method="POST" action="?/raise" class="stack" use:enhance>
+    <Select labelText="Engine" name="engine" selected={data.wanted.engine ?? data.engines[0]?.id}>{#each data.engines as e (e.id)}<SelectItem value={e.id} text={e.name} />{/each}</Select>
+    <TextArea labelText="What is wrong, and where" name="text" rows={3} maxlength={2000} required />
+    <Select labelText="Until it is fixed" name="forbids" selected="nothing">{#each Object.entries(forbids).reverse() as [key, word] (key)}<SelectItem value={key} text={word} />{/each}</Select>
+    {#if form?.at === 'raise' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
+    <Button type="submit">Raise it</Button>
+  </form>
+</Modal>
+<Modal bind:open={fixOpen} passiveModal modalHeading="Fixed">
+  {#if fixing}
+    <form method="POST" action="?/fix" class="stack" use:enhance>
+      <p><strong>{fixing.engine}:</strong> {fixing.text}</p>
+      <input type="hidden" name="fault" value={fixing.id} />
+      <TextArea labelText="What fixed it, and how it was seen to be fixed" name="fix" rows={3} maxlength={2000} required />
+      {#if form?.at === 'fix' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
+      <Button type="submit">It is fixed</Button>
+    </form>
+  {/if}
+</Modal>
+
+<style>
+  .filter {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 24px;
+    align-items: center;
+    justify-content: space-between;
+    margin-top: 12px;
+  }
+  .plain.on {
+    border-width: 3px;
+  }
+  .scroll {
+    margin-top: 12px;
+    overflow-x: auto;
+  }
+  .small {
+    font-size: 0.9375rem;
+  }
+  .none {
+    padding: 24px 8px;
+  }
+  .pages {
+    border-top: 1px solid var(--ink);
+    padding: 4px;
+    display: flex;
+    justify-content: center;
+  }
+</style>

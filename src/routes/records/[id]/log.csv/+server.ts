@@ -1,0 +1,14 @@
+import { logCsv } from '$core/formats';
+import { fold, inOrder } from '$core/log';
+import { need, needId, notHere } from '$server/answer';
+import { download } from '$server/download';
+import { kept } from '$server/records';
+import { contextOf } from '$server/steamings';
+
+export const GET = async ({ params, locals }) => {
+  const member = need(locals);
+  const found = await kept(member.club, needId(params.id));
+  if (!found) return notHere('record');
+  const log = fold(contextOf(found.steaming), found.entries);
+  return download(logCsv([...found.entries].sort(inOrder), log), 'text/csv', `${found.steaming.engine}-${found.steaming.startedAt!.toISOString().slice(0, 10)}.csv`);
+};

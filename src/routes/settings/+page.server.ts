@@ -1,0 +1,34 @@
+import { usualUnits } from '$core/units';
+import { invite } from '$server/accounts';
+import { check, need } from '$server/answer';
+import { membersOf, type Role, roles, saveUnits, unitsSchema } from '$server/members';
+import { fail } from '@sveltejs/kit';
+
+const themes = ['sheet', 'lamp', 'sun'];
+
+export const load = async ({ locals }) => {
+  const member = need(locals);
+  return { members: await membersOf(member.club), roles };
+};
+
+export const actions = {
+  units: async ({ request, locals }) => {
+    const member = need(locals);
+    const checked = check<typeof usualUnits>(unitsSchema, Object.fromEntries(await request.formData()));
+    if ('field' in checked) return fail(400, { at: 'units', problem: 'Choose one of the units that are offered.' });
+    await saveUnits(member, checked.value);
+    return { at: 'units', done: true };
+  },
+  theme: async ({ request, cookies, url }) => {
+    const theme = String((await request.formData()).get('theme'));
+    if (!themes.includes(theme)) return fail(400, { at: 'theme', problem: 'Choose Sheet, Lamp or Sun.' });
+    cookies.set('joram-theme', theme, { path: '/', maxAge: 400 * 86_400, sameSite: 'lax', secure: url.protocol === 'https:', httpOnly: true });
+    return { at: 'theme', done: true };
+  },
+  invite: async ({ request, locals, url }) => {
+    const member = need(locals, 'invite');
+    const wanted = (await request.formData()).getAll('role').map(String).filter((r): r is Role => (roles as readonly string[]).includes(r));
+    if (wanted.length === 0) return fail(400, { at: 'invite', problem: 'Choose at least one role for the new member.' });
+    return { at: 'invite', link: `${url.origin}/join/${await invite(member, wanted)}` };
+  }
+};
