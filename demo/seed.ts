@@ -61,7 +61,19 @@ await sql.begin(async (tx) => {
     const ended = log.state.endedAt ?? null;
     await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, ended_at, fit_out, procedure, summary, created_at)
       values (${club}, ${steamingId}, ${engine.id}, ${members.get(keeper)!}, ${purpose}, ${log.entries[0]!.at}, ${ended}, ${json(engine.fitOut)}, ${json(log.context.procedure)}, ${ended ? json(summarise(log)) : null}, ${log.entries[0]!.at})`;
-    const rows = log.entries.map((e) => ({ club_id: club, entry_id: e.id, steaming_id: steamingId, kind: e.kind, at: e.at, received_at: e.at, by_id: members.get(e.by)!, by_name: e.by, source: e.source, body: json(e.body) as never, strikes: e.strikes ?? null }));
+    const rows = log.entries.map((e) => ({
+      club_id: club,
+      entry_id: e.id,
+      steaming_id: steamingId,
+      kind: e.kind,
+      at: e.at,
+      received_at: e.at,
+      by_id: members.get(e.by)!,
+      by_name: e.by,
+      source: e.source,
+      body: json(e.body) as never,
+      strikes: e.strikes ?? null
+    }));
     for (let i = 0; i < rows.length; i += 1000) await tx`insert into entry ${tx(rows.slice(i, i + 1000))}`;
     for (const e of log.entries)
       if (e.kind === 'fault')
@@ -76,7 +88,13 @@ await sql.begin(async (tx) => {
     for (let i = 0; i < season.steamings; i++) {
       const year = i % 3;
       const back = Math.round(22 + year * 365 + ((Math.floor(i / 3) + luck.between(0.1, 0.9)) * 185) / Math.ceil(season.steamings / 3));
-      const day: Day = { seed: seed++, keeper: season.keeper, begins: at(-back, luck.between(8, 10.5)), running: luck.between(...season.running), ...luck.pick(oddities) };
+      const day: Day = {
+        seed: seed++,
+        keeper: season.keeper,
+        begins: at(-back, luck.between(8, 10.5)),
+        running: luck.between(...season.running),
+        ...(i === 0 ? oddities[1] : luck.pick(oddities))
+      };
       await store(engine, season.keeper, luck.pick(season.purposes), tell(engine.fitOut, day), id(day.begins));
     }
   }
@@ -86,7 +104,9 @@ await sql.begin(async (tx) => {
   const whole = { seed: 77, keeper: 'Wenna Thrale', begins: 0, running: 600 };
   const probe = tell(marshHen.fitOut, whole);
   const moved = probe.entries.find((e) => e.kind === 'tick' && e.body.step === 'first-move')!;
-  const cut = probe.entries.find((e) => e.kind === 'reading' && e.body.glass !== undefined && Date.parse(e.at) > Date.parse(moved.at) + 38 * 60_000)!;
+  const cut = probe.entries.find(
+    (e) => e.kind === 'reading' && e.body.glass !== undefined && Date.parse(e.at) > Date.parse(moved.at) + 38 * 60_000
+  )!;
   const begins = now - 50_000 - Date.parse(cut.at);
   const live = tell(marshHen.fitOut, { ...whole, begins, until: begins + Date.parse(cut.at) + 20_000 });
   await store(marshHen, 'Wenna Thrale', 'Public running', live, id(begins));

@@ -55,7 +55,14 @@ export function tell(fitOut: FitOut, day: Day): Log {
   // The boiler's temperature, in kelvin over the day's air.
   const air = 283 + luck.between(0, 12);
   const full = saturationAtGauge(fitOut.workingPressure as Gauge).T;
-  const [fast, slow] = fitOut.fire.with === 'solid' ? pace[fitOut.size].raise : fitOut.size === 'medium' ? [18, 26] : fitOut.size === 'tabletop' ? pace.tabletop.raise : [9, 17];
+  const [fast, slow] =
+    fitOut.fire.with === 'solid'
+      ? pace[fitOut.size].raise
+      : fitOut.size === 'medium'
+        ? [18, 26]
+        : fitOut.size === 'tabletop'
+          ? pace.tabletop.raise
+          : [9, 17];
   const raise = luck.between(fast, slow) * minute;
   const begun = air + luck.between(0, 4);
   let peak = begun;
@@ -69,7 +76,12 @@ export function tell(fitOut: FitOut, day: Day): Log {
     return (peak = Math.min(full + 0.4, begun + (full - begun) * share + wander));
   }
   const round = psi(fitOut.workingPressure < psi(50) ? 0.5 : 1);
-  const needle = () => Math.max(0, Math.round((saturationPressure(Math.max(280, temperature(now))) - standardAtmosphere + luck.between(-0.6, 0.6) * psi(1)) / round) * round);
+  const needle = () =>
+    Math.max(
+      0,
+      Math.round((saturationPressure(Math.max(280, temperature(now))) - standardAtmosphere + luck.between(-0.6, 0.6) * psi(1)) / round) *
+        round
+    );
 
   // The water, as a level in the glass.
   const cold = fitOut.glasses.length ? startingLevel(fitOut).value + luck.between(-0.03, 0.05) : 0;
@@ -126,10 +138,17 @@ export function tell(fitOut: FitOut, day: Day): Log {
       }
       if (now >= nextLook) {
         look();
-        nextLook = now + Math.min(0.8 * glance[fitOut.size], (phase === 'Raise' || phase === 'Light up' ? 3.5 : 99) * minute) * luck.between(0.6, 1);
+        nextLook =
+          now + Math.min(0.8 * glance[fitOut.size], (phase === 'Raise' || phase === 'Light up' ? 3.5 : 99) * minute) * luck.between(0.6, 1);
       }
       if (fitOut.fire.with === 'solid' && now >= nextFuel && phase !== 'Light up' && phase !== 'Shut down') {
-        write('fire', { act: 'fuel on', fuel: fitOut.fire.fuel === 'charcoal' ? 'charcoal' : 'coal', ...(luck.odds(0.3) ? { amount: Math.round(luck.between(0.5, 1) * { tabletop: 0.05, small: 0.12, medium: 0.5, full: 4 }[fitOut.size] * 100) / 100 } : {}) });
+        write('fire', {
+          act: 'fuel on',
+          fuel: fitOut.fire.fuel === 'charcoal' ? 'charcoal' : 'coal',
+          ...(luck.odds(0.3)
+            ? { amount: Math.round(luck.between(0.5, 1) * { tabletop: 0.05, small: 0.12, medium: 0.5, full: 4 }[fitOut.size] * 100) / 100 }
+            : {})
+        });
         nextFuel = now + luck.between(5, 9) * minute * (fitOut.size === 'full' ? 2 : 1);
       }
       if (phase === 'Run' && now >= nextOil) {
@@ -193,7 +212,18 @@ export function tell(fitOut: FitOut, day: Day): Log {
     // Work already done while waiting takes no time again; the rest takes about what the library says.
     pass(step.minutes * luck.between(0.25, 0.75) * (step.chore ? 0.5 : 1));
     evidence(step);
-    write('tick', { step: step.key, outcome: 'done', ...(step.evidence === 'initials' ? { initials: day.keeper.split(' ').map((w) => w[0]).join('') } : {}) });
+    write('tick', {
+      step: step.key,
+      outcome: 'done',
+      ...(step.evidence === 'initials'
+        ? {
+            initials: day.keeper
+              .split(' ')
+              .map((w) => w[0])
+              .join('')
+          }
+        : {})
+    });
   }
   return log;
 }

@@ -18,7 +18,8 @@ export const handle: Handle = async ({ event, resolve }) => {
   const { cookies, locals, request, url } = event;
   // SvelteKit refuses forms from another origin; JSON and deletions are refused here.
   const origin = request.headers.get('origin');
-  if (!['GET', 'HEAD', 'OPTIONS'].includes(request.method) && origin && origin !== url.origin) error(403, { message: 'This request came from another site and was refused.' });
+  if (!['GET', 'HEAD', 'OPTIONS'].includes(request.method) && origin && origin !== url.origin)
+    error(403, { message: 'This request came from another site and was refused.' });
 
   const wanted = cookies.get('joram-theme');
   locals.theme = themes.find((t) => t === wanted) ?? 'sheet';
@@ -29,7 +30,11 @@ export const handle: Handle = async ({ event, resolve }) => {
     locals.sessionHash = found.hash;
   }
   if (!found && event.route.id && !open.test(url.pathname)) {
-    if (url.pathname.startsWith('/api/')) return new Response(JSON.stringify({ field: 'session', sentence: 'Sign in first.' }), { status: 401, headers: { 'content-type': 'application/json', ...secure } });
+    if (url.pathname.startsWith('/api/'))
+      return new Response(JSON.stringify({ field: 'session', sentence: 'Sign in first.' }), {
+        status: 401,
+        headers: { 'content-type': 'application/json', ...secure }
+      });
     redirect(303, `/sign-in${url.pathname === '/' ? '' : `?then=${encodeURIComponent(url.pathname + url.search)}`}`);
   }
   const response = await resolve(event, { transformPageChunk: ({ html }) => html.replace('%joram.theme%', locals.theme) });

@@ -3,7 +3,15 @@ import { type Browser, chromium, type Page } from '@playwright/test';
 /** Debian's Chromium, as root and without a word to anyone outside this machine. */
 export const launchOptions = {
   executablePath: process.env.JORAM_CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync'
+  ]
 };
 export const launch = (): Promise<Browser> => chromium.launch(launchOptions);
 

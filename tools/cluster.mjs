@@ -65,7 +65,9 @@ function prepareFolder(/** @type {string} */ data) {
     chmodSync(data, 0o711);
     for (let up = dirname(data); up !== '/'; up = dirname(up))
       if (!(statSync(up).mode & 0o001))
-        throw new Stop(`As root the database runs as the system user 'postgres', which cannot reach ${data} through ${up}: set JORAM_DATA to a folder it can reach, such as /var/lib/joram.`);
+        throw new Stop(
+          `As root the database runs as the system user 'postgres', which cannot reach ${data} through ${up}: set JORAM_DATA to a folder it can reach, such as /var/lib/joram.`
+        );
   }
   return owner;
 }
@@ -88,7 +90,9 @@ export async function startCluster(data = dataFolder()) {
     const made = readFileSync(join(folder, 'PG_VERSION'), 'utf8').trim();
     const here = (await run(join(bin, 'postgres'), ['--version'])).output.match(/(\d+)(\.|devel|beta|rc)/)?.[1];
     if (made !== here)
-      throw new Stop(`The cluster in ${folder} was made by PostgreSQL ${made} and this machine runs ${here}: install postgresql-${made}, or './joram backup' there and './joram restore' here.`);
+      throw new Stop(
+        `The cluster in ${folder} was made by PostgreSQL ${made} and this machine runs ${here}: install postgresql-${made}, or './joram backup' there and './joram restore' here.`
+      );
   } else {
     needSpace(data, 150);
     await during('making a database cluster', async () => {
@@ -97,7 +101,17 @@ export async function startCluster(data = dataFolder()) {
       const passwords = join(data, 'pw.tmp');
       writeFileSync(passwords, keys.admin, { mode: 0o600 });
       if (owner.uid !== undefined) for (const path of [making, passwords]) chownSync(path, owner.uid, /** @type {number} */ (owner.gid));
-      const args = ['-D', making, '-U', 'joram_admin', '--auth=scram-sha-256', `--pwfile=${passwords}`, '--encoding=UTF8', '--locale=C.UTF-8', '--no-sync'];
+      const args = [
+        '-D',
+        making,
+        '-U',
+        'joram_admin',
+        '--auth=scram-sha-256',
+        `--pwfile=${passwords}`,
+        '--encoding=UTF8',
+        '--locale=C.UTF-8',
+        '--no-sync'
+      ];
       const { code, output } = await run(join(bin, 'initdb'), args, { ...owner, cwd: '/' });
       rmSync(passwords, { force: true });
       if (code !== 0) throw whyFailed(data, output, 'The database cluster could not be made.');
@@ -109,7 +123,15 @@ export async function startCluster(data = dataFolder()) {
   const ours = port === undefined;
   if (port === undefined) {
     port = await freePort();
-    const settings = [`-p ${port}`, '-c listen_addresses=127.0.0.1', "-c unix_socket_directories=''", '-c max_connections=60', '-c shared_buffers=64MB', '-c logging_collector=off', '-c timezone=UTC'];
+    const settings = [
+      `-p ${port}`,
+      '-c listen_addresses=127.0.0.1',
+      "-c unix_socket_directories=''",
+      '-c max_connections=60',
+      '-c shared_buffers=64MB',
+      '-c logging_collector=off',
+      '-c timezone=UTC'
+    ];
     const log = join(folder, 'server.log');
     const args = ['start', '-w', '-s', '-t', '30', '-D', folder, '-l', log, '-o', settings.join(' ')];
     const { code, output } = await run(join(bin, 'pg_ctl'), args, { ...owner, cwd: '/', stdio: ['ignore', 'ignore', 'ignore'] });

@@ -20,7 +20,8 @@ async function leave(/** @type {number} */ code) {
   for (const step of undo.reverse()) await Promise.resolve(step()).catch(() => {});
   process.exit(code);
 }
-for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP'])) process.on(signal, () => leave(signal === 'SIGINT' ? 130 : 143));
+for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP']))
+  process.on(signal, () => leave(signal === 'SIGINT' ? 130 : 143));
 
 /**
  * A database brought up to date, and the URL the application serves it with.
@@ -49,7 +50,12 @@ async function database(name, data) {
 
 const addresses = (/** @type {string} */ host, /** @type {number} */ port) =>
   (['0.0.0.0', '::'].includes(host)
-    ? ['127.0.0.1', ...Object.values(networkInterfaces()).flatMap((list) => (list ?? []).filter((a) => a.family === 'IPv4' && !a.internal).map((a) => a.address))]
+    ? [
+        '127.0.0.1',
+        ...Object.values(networkInterfaces()).flatMap((list) =>
+          (list ?? []).filter((a) => a.family === 'IPv4' && !a.internal).map((a) => a.address)
+        )
+      ]
     : [host]
   ).map((address) => `http://${address}:${port}`);
 
@@ -86,7 +92,8 @@ async function seedWhenNeeded(/** @type {{ admin: string }} */ db, /** @type {bo
   await during('making the Osier Fen scenario', () => seed(db, fresh));
   return seedWhenNeeded(db, false);
 }
-const signInLine = (/** @type {{ signIn: string, name: string, roles: string[] }} */ p) => `         ${p.signIn.padEnd(22)} ${p.name.padEnd(18)} ${p.roles.join(', ')}`;
+const signInLine = (/** @type {{ signIn: string, name: string, roles: string[] }} */ p) =>
+  `         ${p.signIn.padEnd(22)} ${p.name.padEnd(18)} ${p.roles.join(', ')}`;
 
 /** Runs a program of node_modules with our own standard output. @param {string[]} args @param {Record<string, string>} env */
 const child = (args, env = {}) =>
@@ -123,9 +130,15 @@ async function test() {
   const unit = join(data, 'unit.json');
   const e2e = join(data, 'e2e.json');
   say('unit tests');
-  const unitCode = await child(['node_modules/vitest/vitest.mjs', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`], env);
+  const unitCode = await child(
+    ['node_modules/vitest/vitest.mjs', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`],
+    env
+  );
   say('browser tests');
-  const e2eCode = await child(['node_modules/@playwright/test/cli.js', 'test', '--reporter=list,json'], { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: e2e });
+  const e2eCode = await child(['node_modules/@playwright/test/cli.js', 'test', '--reporter=list,json'], {
+    ...env,
+    PLAYWRIGHT_JSON_OUTPUT_NAME: e2e
+  });
   const read = (/** @type {string} */ f) => (existsSync(f) ? JSON.parse(readFileSync(f, 'utf8')) : undefined);
   const [u, b] = [read(unit), read(e2e)];
   const passed = (u?.numPassedTests ?? 0) + (b?.stats.expected ?? 0) + (b?.stats.flaky ?? 0);
@@ -199,7 +212,11 @@ const verbs = {
 };
 
 const usage = () =>
-  ['Use: ./joram VERB [--port 4870] [--host 127.0.0.1]', ...Object.entries(verbs).map(([verb, { what }]) => `  ${verb.padEnd(7)} ${what}`), 'JORAM_DATA: where Joram keeps its data. JORAM_DATABASE_URL: an existing PostgreSQL to use instead.'].join('\n');
+  [
+    'Use: ./joram VERB [--port 4870] [--host 127.0.0.1]',
+    ...Object.entries(verbs).map(([verb, { what }]) => `  ${verb.padEnd(7)} ${what}`),
+    'JORAM_DATA: where Joram keeps its data. JORAM_DATABASE_URL: an existing PostgreSQL to use instead.'
+  ].join('\n');
 
 async function main() {
   const name = process.argv[2] ?? '';
@@ -210,12 +227,21 @@ async function main() {
   }
   let values;
   try {
-    ({ values } = parseArgs({ args: process.argv.slice(3), allowPositionals: true, options: { port: { type: 'string', default: '4870' }, host: { type: 'string', default: '0.0.0.0' }, fresh: { type: 'boolean', default: false } } }));
+    ({ values } = parseArgs({
+      args: process.argv.slice(3),
+      allowPositionals: true,
+      options: {
+        port: { type: 'string', default: '4870' },
+        host: { type: 'string', default: '0.0.0.0' },
+        fresh: { type: 'boolean', default: false }
+      }
+    }));
   } catch (error) {
     throw new Stop(`${/** @type {Error} */ (error).message.split('.')[0]}.\n${usage()}`);
   }
   const port = Number(values.port);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Stop(`--port takes a whole number from 1 to 65535, not '${values.port}'.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Stop(`--port takes a whole number from 1 to 65535, not '${values.port}'.`);
   const result = await verb.run({ host: values.host, port, fresh: values.fresh });
   if (!verb.stays) await leaveWith(typeof result === 'number' ? result : 0);
 }

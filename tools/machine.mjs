@@ -35,13 +35,18 @@ async function install(what, packages) {
   if (packages.includes('postgresql') && !existsSync('/etc/postgresql-common/createcluster.conf')) {
     // Debian would make and start a cluster of its own; Joram wants the programs only.
     mkdirSync('/etc/postgresql-common', { recursive: true });
-    writeFileSync('/etc/postgresql-common/createcluster.conf', '# written by joram before it installed the programs\ncreate_main_cluster = false\n');
+    writeFileSync(
+      '/etc/postgresql-common/createcluster.conf',
+      '# written by joram before it installed the programs\ncreate_main_cluster = false\n'
+    );
   }
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   await during(`installing ${what} (${packages})`, async () => {
     await run('apt-get', ['update', '-qq'], { env });
     const keep = ['-o', 'Dpkg::Options::=--force-confold'];
-    const { code, output } = await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...keep, ...packages.split(' ')], { env });
+    const { code, output } = await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...keep, ...packages.split(' ')], {
+      env
+    });
     if (code !== 0) throw new Stop(`${what} could not be installed:\n${output.slice(-1500)}`);
   });
 }
@@ -61,7 +66,8 @@ export async function postgresPrograms() {
   const find = () => serverFolders()[0] ?? (onPath('initdb') ? onPath('initdb').replace(/\/initdb$/, '') : undefined);
   if (!find()) await install("PostgreSQL's server programs", 'postgresql');
   const bin = find();
-  if (!bin) throw new Stop("PostgreSQL's server programs (initdb, postgres, pg_ctl) were not found under /usr/lib/postgresql or on the path.");
+  if (!bin)
+    throw new Stop("PostgreSQL's server programs (initdb, postgres, pg_ctl) were not found under /usr/lib/postgresql or on the path.");
   return bin;
 }
 
@@ -88,6 +94,8 @@ export function clusterOwner() {
     [uid, gid] = [id('-u'), id('-g')];
   }
   if (!Number.isInteger(uid))
-    throw new Stop("The database server refuses to run as root and the system user 'postgres' could not be made: run Joram as an ordinary user.");
+    throw new Stop(
+      "The database server refuses to run as root and the system user 'postgres' could not be made: run Joram as an ordinary user."
+    );
   return { uid, gid };
 }

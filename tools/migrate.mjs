@@ -13,12 +13,16 @@ export async function migrate(adminUrl, appPassword) {
   const { default: postgres } = await import('postgres');
   const sql = postgres(adminUrl, { max: 1, onnotice: () => {} });
   try {
-    const files = readdirSync(folder).filter((f) => /^\d{4}_.*\.sql$/.test(f)).sort();
+    const files = readdirSync(folder)
+      .filter((f) => /^\d{4}_.*\.sql$/.test(f))
+      .sort();
     await sql`select pg_advisory_lock(487001)`;
     await sql`create table if not exists migration (number int primary key, name text not null, at timestamptz not null default now())`;
     const done = (await sql`select coalesce(max(number), 0) as n from migration`)[0]?.n ?? 0;
     if (done > files.length)
-      throw new Stop(`This database is at migration ${done} and this Joram knows only ${files.length}: run the newer Joram that made it, or restore a backup.`);
+      throw new Stop(
+        `This database is at migration ${done} and this Joram knows only ${files.length}: run the newer Joram that made it, or restore a backup.`
+      );
     for (const file of files.slice(done))
       await sql.begin(async (tx) => {
         await tx.unsafe(readFileSync(join(folder, file), 'utf8'));

@@ -45,5 +45,7 @@ export function needSpace(folder, megabytes) {
   const { bavail, bsize } = statfsSync(folder);
   const free = Math.floor((bavail * bsize) / 1e6);
   if (free < megabytes)
-    throw new Stop(`The disk that holds ${folder} has ${free} MB left and Joram needs ${megabytes} MB: free some space and run this again.`);
+    throw new Stop(
+      `The disk that holds ${folder} has ${free} MB left and Joram needs ${megabytes} MB: free some space and run this again.`
+    );
 }

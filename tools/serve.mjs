@@ -27,7 +27,8 @@ export async function serve({ host, port, databaseUrl }) {
       const code = /** @type {NodeJS.ErrnoException} */ (error).code;
       if (code === 'EADDRINUSE') fail(new Stop(`Port ${port} is taken by another program: stop it, or choose another with --port.`));
       else if (code === 'EACCES') fail(new Stop(`Port ${port} may not be opened by this user: choose one above 1023 with --port.`));
-      else if (code === 'EADDRNOTAVAIL' || code === 'ENOTFOUND') fail(new Stop(`This machine has no address ${host}: give another with --host.`));
+      else if (code === 'EADDRNOTAVAIL' || code === 'ENOTFOUND')
+        fail(new Stop(`This machine has no address ${host}: give another with --host.`));
       else fail(error);
     });
     server.listen(port, host, () => done(undefined));

@@ -68,7 +68,12 @@ const shots: readonly Shot[] = [
 const wanted = process.argv.slice(2);
 const browser = await launch();
 for (const shot of shots.filter((s) => wanted.length === 0 || wanted.includes(s.name))) {
-  const context = await browser.newContext({ viewport: shot.at ?? desk, reducedMotion: 'reduce', hasTouch: shot.at === phone, timezoneId: 'UTC' });
+  const context = await browser.newContext({
+    viewport: shot.at ?? desk,
+    reducedMotion: 'reduce',
+    hasTouch: shot.at === phone,
+    timezoneId: 'UTC'
+  });
   if (shot.theme) await context.addCookies([{ name: 'joram-theme', value: shot.theme, url }]);
   const page = await context.newPage();
   if (shot.as) await signInAs(page, url, shot.as);

@@ -5,7 +5,14 @@ export const load = ({ locals }) => {
   return {
     theme: locals.theme,
     now: Date.now(),
-    member: member && { id: member.id, name: member.name, club: member.clubName, demo: member.demo, roles: member.roles, units: member.units },
+    member: member && {
+      id: member.id,
+      name: member.name,
+      club: member.clubName,
+      demo: member.demo,
+      roles: member.roles,
+      units: member.units
+    },
     rights: member ? rightsOf(member) : []
   };
 };

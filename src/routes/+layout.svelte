@@ -10,7 +10,10 @@
     { href: '/logbook', name: 'Logbook' },
     { href: '/faults', name: 'Faults' }
   ];
-  const here = (href: string) => (href === '/' ? page.url.pathname === '/' || page.url.pathname.startsWith('/engines') : page.url.pathname.startsWith(href) || (href === '/logbook' && page.url.pathname.startsWith('/records')));
+  const here = (href: string) =>
+    href === '/'
+      ? page.url.pathname === '/' || page.url.pathname.startsWith('/engines')
+      : page.url.pathname.startsWith(href) || (href === '/logbook' && page.url.pathname.startsWith('/records'));
   const onFootplate = $derived(page.url.pathname.startsWith('/footplate'));
 
   /** Entries that have not been delivered are never lost by signing out: they wait on this device. */

@@ -8,7 +8,10 @@
   import { day, daysLeft } from '$lib/sheet/when';
 
   let { data } = $props();
-  const time = ticking(untrack(() => data.now), 15_000);
+  const time = ticking(
+    untrack(() => data.now),
+    15_000
+  );
   const steamOf = $derived(new Map(data.steam.map((s) => [s.engineId, s])));
   const lines = $derived([...data.lines].sort(yardOrder));
   const groups = $derived([
@@ -16,7 +19,10 @@
     { name: 'Planned', lines: lines.filter((l) => !l.running && l.planned) },
     { name: 'In the shed, by next paper', lines: lines.filter((l) => !l.running && !l.planned) }
   ]);
-  const barred = $derived(lines.filter((l) => l.openFaults.some((f) => f.forbids === 'steaming') || (l.papers[0] && daysLeft(l.papers[0].expires, time.now) < 0)).length);
+  const barred = $derived(
+    lines.filter((l) => l.openFaults.some((f) => f.forbids === 'steaming') || (l.papers[0] && daysLeft(l.papers[0].expires, time.now) < 0))
+      .length
+  );
 
   // The board looks again by itself: an engine lit on somebody's phone shows here within the half minute.
   onMount(() => {
@@ -44,8 +50,13 @@
   {#if lines.length === 0}
     <div class="box pad stack first">
       <h2 class="heading">No engines yet</h2>
-      <p>Start with the engine you steam most: choose the nearest of ten patterns and change what differs. Its checklist, its starting level and its drawing follow from what it has on it.</p>
-      {#if data.rights.includes('edit engines')}<p><a class="plain go" href="/engines/new">Add the first engine</a></p>{:else}<p>An owner, steward or operator of the club can add one.</p>{/if}
+      <p>
+        Start with the engine you steam most: choose the nearest of ten patterns and change what differs. Its checklist, its starting level
+        and its drawing follow from what it has on it.
+      </p>
+      {#if data.rights.includes('edit engines')}<p><a class="plain go" href="/engines/new">Add the first engine</a></p>{:else}<p>
+          An owner, steward or operator of the club can add one.
+        </p>{/if}
     </div>
   {/if}
 
@@ -66,7 +77,9 @@
                 <p class="figure">{p.state}</p>
                 <p class="second">{p.since}</p>
               </div>
-              <p class="need {p.tone}">{#if p.tone}<span aria-hidden="true">{p.tone === 'act' ? '■ ' : '▲ '}</span>{/if}{p.need}</p>
+              <p class="need {p.tone}">
+                {#if p.tone}<span aria-hidden="true">{p.tone === 'act' ? '■ ' : '▲ '}</span>{/if}{p.need}
+              </p>
               <div class="do">
                 {#if steam}<a class="plain go" href="/footplate/{steam.id}">Footplate</a>
                 {:else}<a class="plain" href="/engines/{line.id}">{line.planned ? 'Prepare' : 'Open'}</a>{/if}

@@ -29,7 +29,8 @@ export async function signIn(name: string, password: string, address: string): P
   }
   const [row] = await sql`select * from sign_in_member(${name})`;
   const good = await verify(row?.secret ?? (await (decoy ??= hash(newToken()))), password).catch(() => false);
-  if (!row || !good) return { problem: 'That name and password do not belong together. Check both; capitals count in the password.', status: 400 };
+  if (!row || !good)
+    return { problem: 'That name and password do not belong together. Check both; capitals count in the password.', status: 400 };
   await perName.delete(`${name.toLowerCase()} ${address}`);
   return openSession(row.club_id, row.member_id);
 }
@@ -59,35 +60,55 @@ export async function sessionMember(token: string): Promise<{ member: Member; ha
   return member && { member, hash: hashed };
 }
 
-export const endSession = (member: Member, hashed: string) => inClub(member.club, (tx) => tx`delete from session where club_id = ${member.club} and token_hash = ${hashed}`);
+export const endSession = (member: Member, hashed: string) =>
+  inClub(member.club, (tx) => tx`delete from session where club_id = ${member.club} and token_hash = ${hashed}`);
 
 export const demoMembers = () => sql<{ sign_in: string; name: string; roles: Role[]; club: string }[]>`select * from demo_members()`;
 export const hasClubs = async (): Promise<boolean> => (await sql`select has_clubs() as yes`)[0]!.yes;
 
 const person = {
   name: Joi.string().trim().min(1).max(120).required().messages({ '*': 'Give your name as the club knows it.' }),
-  signIn: Joi.string().trim().lowercase().min(2).max(120).pattern(/^\S+$/).required().messages({ '*': 'Choose a name to sign in with: at least two characters, no spaces. An e-mail address will do.' }),
-  password: Joi.string().min(10).max(200).required().messages({ '*': 'Choose a password of at least ten characters. Three or four words are easy to remember.' })
+  signIn: Joi.string()
+    .trim()
+    .lowercase()
+    .min(2)
+    .max(120)
+    .pattern(/^\S+$/)
+    .required()
+    .messages({ '*': 'Choose a name to sign in with: at least two characters, no spaces. An e-mail address will do.' }),
+  password: Joi.string()
+    .min(10)
+    .max(200)
+    .required()
+    .messages({ '*': 'Choose a password of at least ten characters. Three or four words are easy to remember.' })
 };
-export const firstClubSchema = Joi.object({ club: Joi.string().trim().min(1).max(120).required().messages({ '*': 'Give the club its name.' }), ...person });
+export const firstClubSchema = Joi.object({
+  club: Joi.string().trim().min(1).max(120).required().messages({ '*': 'Give the club its name.' }),
+  ...person
+});
 export const joinSchema = Joi.object(person);
 
 export async function foundFirstClub(input: { club: string; name: string; signIn: string; password: string }): Promise<SignIn> {
   const [club, member] = [newId(), newId()];
-  const [row] = await sql`select found_first_club(${club}, ${input.club}, ${member}, ${input.signIn}, ${input.name}, ${await hash(input.password)}) as made`;
+  const [row] =
+    await sql`select found_first_club(${club}, ${input.club}, ${member}, ${input.signIn}, ${input.name}, ${await hash(input.password)}) as made`;
   return row!.made ? openSession(club, member) : { problem: 'There is a club here already: ask its owner for an invitation.', status: 400 };
 }
 
 /** A link that lets one person in, for a fortnight. */
 export async function invite(member: Member, roles: Role[]): Promise<string> {
   const token = newToken();
-  await inClub(member.club, (tx) => tx`
+  await inClub(
+    member.club,
+    (tx) => tx`
     insert into invitation (club_id, token_hash, roles, made_by, expires_at)
-    values (${member.club}, ${digest(token)}, ${roles}, ${member.id}, now() + interval '14 days')`);
+    values (${member.club}, ${digest(token)}, ${roles}, ${member.id}, now() + interval '14 days')`
+  );
   return token;
 }
 
-export const invitation = async (token: string) => (await sql<{ club_id: string; club_name: string; roles: Role[] }[]>`select * from open_invitation(${digest(token)})`)[0];
+export const invitation = async (token: string) =>
+  (await sql<{ club_id: string; club_name: string; roles: Role[] }[]>`select * from open_invitation(${digest(token)})`)[0];
 
 export async function join(token: string, input: { name: string; signIn: string; password: string }): Promise<SignIn> {
   const open = await invitation(token);

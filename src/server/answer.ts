@@ -6,12 +6,14 @@ import { allowed, type Member, type Right } from './members';
 export const bodyLimit = 2 * 1024 * 1024;
 
 /** A refusal with the field that is wrong and a sentence that says what is expected. */
-export const refuse = (status: number, field: string, sentence: string, more: Record<string, unknown> = {}) => json({ field, sentence, ...more }, { status });
+export const refuse = (status: number, field: string, sentence: string, more: Record<string, unknown> = {}) =>
+  json({ field, sentence, ...more }, { status });
 
 /** The signed-in member, or 401. */
 export function need(locals: App.Locals, right?: Right): Member {
   if (!locals.member) error(401, { message: 'Sign in first.' });
-  if (right && !allowed(locals.member, right)) error(403, { message: `Your role does not allow this (${right}).`, then: 'Ask the club’s owner or a steward.' });
+  if (right && !allowed(locals.member, right))
+    error(403, { message: `Your role does not allow this (${right}).`, then: 'Ask the club’s owner or a steward.' });
   return locals.member;
 }
 
@@ -20,7 +22,12 @@ export const recordLimit = 8 * 1024 * 1024;
 
 /** Reads a JSON body of bounded size. */
 export async function readJson(request: Request, limit = bodyLimit): Promise<{ value: unknown } | { response: Response }> {
-  const tooLong = () => ({ response: refuse(413, 'body', `The body is over ${limit / 1024 / 1024} MB: send less at once.`) });
+  // The rest of such a body is not read, so the connection cannot be used again.
+  const tooLong = () => {
+    const response = refuse(413, 'body', `The body is over ${limit / 1024 / 1024} MB: send less at once.`);
+    response.headers.set('connection', 'close');
+    return { response };
+  };
   if (Number(request.headers.get('content-length') ?? 0) > limit) return tooLong();
   let text: string;
   try {
@@ -45,8 +52,9 @@ export function parseJson(text: string): { value: unknown } | { problem: string 
 
 /** Says which line of a text JSON stopped at. */
 function whereInJson(text: string, message: string): string {
-  const position = Number(/position (\d+)/.exec(message)?.[1] ?? NaN);
-  return Number.isNaN(position) ? message : `line ${text.slice(0, position).split('\n').length}: ${message.replace(/ in JSON at position.*/, '')}`;
+  // An engine that gives no position stopped at the end.
+  const position = Number(/position (\d+)/.exec(message)?.[1] ?? text.length);
+  return `line ${text.slice(0, position).split('\n').length}: ${message.replace(/ in JSON at position.*/, '')}`;
 }
 
 /** Checks input against a schema; the first thing wrong is answered with its field and sentence. */
@@ -54,7 +62,10 @@ export function check<T>(schema: Joi.Schema, value: unknown): { value: T } | { f
   const result = schema.validate(value, { abortEarly: true, convert: true });
   if (!result.error) return { value: result.value as T };
   const detail = result.error.details[0]!;
-  return { field: detail.path.join('.') || 'body', sentence: detail.message.endsWith('.') ? detail.message : `${detail.message.replace(/"/g, '“').replace(/^“(.*?)“/, '“$1”')}.` };
+  return {
+    field: detail.path.join('.') || 'body',
+    sentence: detail.message.endsWith('.') ? detail.message : `${detail.message.replace(/"/g, '“').replace(/^“(.*?)“/, '“$1”')}.`
+  };
 }
 
 const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
@@ -63,4 +74,5 @@ export function needId(id: string): string {
   if (!uuid.test(id)) error(404, { message: 'There is nothing here by that name.' });
   return id;
 }
-export const notHere = (what: string): never => error(404, { message: `There is no such ${what} in this club.`, then: 'Go back to the Yard.' });
+export const notHere = (what: string): never =>
+  error(404, { message: `There is no such ${what} in this club.`, then: 'Go back to the Yard.' });

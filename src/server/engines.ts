@@ -20,11 +20,21 @@ export interface Paper {
 }
 
 export const engine = (club: string, id: string): Promise<EngineRow | undefined> =>
-  inClub(club, async (tx) => (await tx<EngineRow[]>`select engine_id as id, name, fit_out as "fitOut", version from engine where club_id = ${club} and engine_id = ${id}`)[0]);
+  inClub(
+    club,
+    async (tx) =>
+      (
+        await tx<
+          EngineRow[]
+        >`select engine_id as id, name, fit_out as "fitOut", version from engine where club_id = ${club} and engine_id = ${id}`
+      )[0]
+  );
 
 type Saved = { id: string } | { problems: Problem[] };
 
-const nameTaken = (name: string): Saved => ({ problems: [{ path: 'name', sentence: `The club already has an engine called ${name}: give this one another name.` }] });
+const nameTaken = (name: string): Saved => ({
+  problems: [{ path: 'name', sentence: `The club already has an engine called ${name}: give this one another name.` }]
+});
 
 /** Makes an engine, or changes its fit-out. A bad document changes nothing. */
 export async function saveEngine(member: Member, document: unknown, id?: string): Promise<Saved | undefined> {
@@ -43,22 +53,39 @@ export async function saveEngine(member: Member, document: unknown, id?: string)
 }
 
 export const papersOf = (club: string, id: string) =>
-  inClub(club, (tx) => tx<Paper[]>`select paper_id as id, kind, number, issued, expires from paper where club_id = ${club} and engine_id = ${id} order by expires limit 100`);
+  inClub(
+    club,
+    (tx) =>
+      tx<
+        Paper[]
+      >`select paper_id as id, kind, number, issued, expires from paper where club_id = ${club} and engine_id = ${id} order by expires limit 100`
+  );
 
-const isoDate = (name: string) => Joi.string().isoDate().length(10).required().messages({ '*': `${name}: give the day as 2026-06-13.` });
+const isoDate = (name: string) =>
+  Joi.string()
+    .isoDate()
+    .length(10)
+    .required()
+    .messages({ '*': `${name}: give the day as 2026-06-13.` });
 export const paperSchema = Joi.object({
   kind: Joi.string().trim().min(1).max(60).required().messages({ '*': 'Say what kind of paper it is, in at most 60 characters.' }),
   number: Joi.string().trim().allow('').max(60).default('').messages({ '*': 'A number has at most 60 characters.' }),
   issued: isoDate('Issued'),
   expires: isoDate('Runs out')
-}).custom((paper, helpers) => (paper.expires < paper.issued ? helpers.message({ custom: 'It cannot run out before it was issued.' }) : paper));
+}).custom((paper, helpers) =>
+  paper.expires < paper.issued ? helpers.message({ custom: 'It cannot run out before it was issued.' }) : paper
+);
 
 export const addPaper = (club: string, engineId: string, paper: Omit<Paper, 'id'>) =>
-  inClub(club, (tx) => tx`
+  inClub(
+    club,
+    (tx) => tx`
     insert into paper (club_id, paper_id, engine_id, kind, number, issued, expires)
-    select ${club}, ${newId()}, engine_id, ${paper.kind}, ${paper.number}, ${paper.issued}, ${paper.expires} from engine where club_id = ${club} and engine_id = ${engineId}`);
+    select ${club}, ${newId()}, engine_id, ${paper.kind}, ${paper.number}, ${paper.issued}, ${paper.expires} from engine where club_id = ${club} and engine_id = ${engineId}`
+  );
 
-export const removePaper = (club: string, engineId: string, id: string) => inClub(club, (tx) => tx`delete from paper where club_id = ${club} and engine_id = ${engineId} and paper_id = ${id}`);
+export const removePaper = (club: string, engineId: string, id: string) =>
+  inClub(club, (tx) => tx`delete from paper where club_id = ${club} and engine_id = ${engineId} and paper_id = ${id}`);
 
 /** One line of the Yard. */
 export interface YardLine {
@@ -76,7 +103,9 @@ export interface YardLine {
 
 /** Every engine with what the Yard says of it: one query. */
 export const yard = (club: string) =>
-  inClub(club, (tx) => tx<YardLine[]>`
+  inClub(
+    club,
+    (tx) => tx<YardLine[]>`
     select e.engine_id as id, e.name, e.fit_out->>'description' as description, e.fit_out->>'scale' as scale,
       (e.fit_out->>'workingPressure')::float8 as "workingPressure",
       coalesce((select jsonb_agg(jsonb_build_object('text', f.text, 'forbids', f.forbids) order by array_position(array['steaming','passengers','nothing'], f.forbids), f.raised_at desc)
@@ -89,4 +118,5 @@ export const yard = (club: string) =>
         where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is null and s.wanted_at >= now() - interval '12 hours' order by s.wanted_at limit 1) as planned,
       (select jsonb_build_object('id', s.steaming_id, 'endedAt', s.ended_at) from steaming s
         where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is not null order by s.started_at desc limit 1) as last
-    from engine e where e.club_id = ${club} order by e.name limit 500`);
+    from engine e where e.club_id = ${club} order by e.name limit 500`
+  );

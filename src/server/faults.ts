@@ -22,28 +22,56 @@ export const pageSize = 25;
 
 export const faultSchema = Joi.object({
   text: Joi.string().trim().min(1).max(2000).required().messages({ '*': 'Say what is wrong, in at most 2000 characters.' }),
-  forbids: Joi.valid('steaming', 'passengers', 'nothing').required().messages({ '*': 'Say what it forbids: may not be steamed, not with passengers, or note.' })
+  forbids: Joi.valid('steaming', 'passengers', 'nothing')
+    .required()
+    .messages({ '*': 'Say what it forbids: may not be steamed, not with passengers, or note.' })
 }).unknown();
-export const fixSchema = Joi.object({ fix: Joi.string().trim().min(1).max(2000).required().messages({ '*': 'Say what fixed it, in at most 2000 characters.' }) }).unknown();
+export const fixSchema = Joi.object({
+  fix: Joi.string().trim().min(1).max(2000).required().messages({ '*': 'Say what fixed it, in at most 2000 characters.' })
+}).unknown();
 
 export const faults = (club: string, { engineId, open, page = 1 }: { engineId?: string; open?: boolean; page?: number } = {}) =>
-  inClub(club, (tx) => tx<(Fault & { total: number })[]>`
+  inClub(
+    club,
+    (tx) => tx<(Fault & { total: number })[]>`
     select f.fault_id as id, f.engine_id as "engineId", e.name as engine, f.steaming_id as "steamingId", f.text, f.forbids,
       f.raised_at as "raisedAt", f.raised_by as "raisedBy", f.fixed_at as "fixedAt", f.fixed_by as "fixedBy", f.fix, (count(*) over ())::int as total
     from fault f join engine e using (club_id, engine_id)
     where f.club_id = ${club} and f.withdrawn_at is null
       ${engineId ? tx`and f.engine_id = ${engineId}` : tx``}
       ${open === undefined ? tx`` : open ? tx`and f.fixed_at is null` : tx`and f.fixed_at is not null`}
-    order by (f.fixed_at is null) desc, f.raised_at desc, f.fault_id limit ${pageSize} offset ${(page - 1) * pageSize}`);
+    order by (f.fixed_at is null) desc, f.raised_at desc, f.fault_id limit ${pageSize} offset ${(page - 1) * pageSize}`
+  );
 
 export const raiseFault = (member: Member, engineId: string, text: string, forbids: Forbids) =>
-  inClub(member.club, async (tx) => (await tx`
+  inClub(
+    member.club,
+    async (tx) =>
+      (
+        await tx`
     insert into fault (club_id, fault_id, engine_id, text, forbids, raised_at, raised_by)
     select ${member.club}, ${newId()}, engine_id, ${text}, ${forbids}, now(), ${member.name} from engine where club_id = ${member.club} and engine_id = ${engineId}
-    returning fault_id`).length > 0);
+    returning fault_id`
+      ).length > 0
+  );
 
-export const oneFault = (club: string, id: string) => inClub(club, async (tx) => (await tx<{ forbids: Forbids; fixedAt: Date | null }[]>`select forbids, fixed_at as "fixedAt" from fault where club_id = ${club} and fault_id = ${id}`)[0]);
+export const oneFault = (club: string, id: string) =>
+  inClub(
+    club,
+    async (tx) =>
+      (
+        await tx<
+          { forbids: Forbids; fixedAt: Date | null }[]
+        >`select forbids, fixed_at as "fixedAt" from fault where club_id = ${club} and fault_id = ${id}`
+      )[0]
+  );
 
 export const fixFault = (member: Member, id: string, fix: string) =>
-  inClub(member.club, async (tx) => (await tx`
-    update fault set fixed_at = now(), fixed_by = ${member.name}, fix = ${fix} where club_id = ${member.club} and fault_id = ${id} and fixed_at is null returning 1`).length > 0);
+  inClub(
+    member.club,
+    async (tx) =>
+      (
+        await tx`
+    update fault set fixed_at = now(), fixed_by = ${member.name}, fix = ${fix} where club_id = ${member.club} and fault_id = ${id} and fixed_at is null returning 1`
+      ).length > 0
+  );

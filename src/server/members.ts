@@ -32,7 +32,8 @@ const may = {
   import: ['owner', 'steward']
 } as const satisfies Record<string, readonly Role[]>;
 export type Right = keyof typeof may;
-export const allowed = (member: Pick<Member, 'roles'>, right: Right): boolean => member.roles.some((role) => (may[right] as readonly Role[]).includes(role));
+export const allowed = (member: Pick<Member, 'roles'>, right: Right): boolean =>
+  member.roles.some((role) => (may[right] as readonly Role[]).includes(role));
 
 export const unitsSchema = Joi.object({
   pressure: Joi.valid('psi', 'bar', 'kPa').required(),
@@ -47,15 +48,33 @@ export const memberOf = (club: string, id: string): Promise<Member | undefined> 
     const [row] = await tx`
       select m.name, m.sign_in, m.roles, m.settings, c.name as club_name, c.demo
       from member m join club c using (club_id) where m.club_id = ${club} and m.member_id = ${id}`;
-    return row && { club, clubName: row.club_name, demo: row.demo, id, name: row.name, signIn: row.sign_in, roles: row.roles, units: { ...usualUnits, ...row.settings.units } };
+    return (
+      row && {
+        club,
+        clubName: row.club_name,
+        demo: row.demo,
+        id,
+        name: row.name,
+        signIn: row.sign_in,
+        roles: row.roles,
+        units: { ...usualUnits, ...row.settings.units }
+      }
+    );
   });
 
 export const saveUnits = (member: Member, units: UnitChoice) =>
-  inClub(member.club, (tx) => tx`update member set settings = jsonb_set(settings, '{units}', ${json(tx, units)}) where club_id = ${member.club} and member_id = ${member.id}`);
+  inClub(
+    member.club,
+    (tx) =>
+      tx`update member set settings = jsonb_set(settings, '{units}', ${json(tx, units)}) where club_id = ${member.club} and member_id = ${member.id}`
+  );
 
 export const membersOf = (club: string) =>
-  inClub(club, (tx) => tx<{ id: string; name: string; signIn: string; roles: Role[] }[]>`
-    select member_id as id, name, sign_in as "signIn", roles from member where club_id = ${club} order by name limit 500`);
+  inClub(
+    club,
+    (tx) => tx<{ id: string; name: string; signIn: string; roles: Role[] }[]>`
+    select member_id as id, name, sign_in as "signIn", roles from member where club_id = ${club} order by name limit 500`
+  );
 
 /** Everything a member may do, for pages that offer only what will be accepted. */
 export const rightsOf = (member: Pick<Member, 'roles'>): Right[] => (Object.keys(may) as Right[]).filter((right) => allowed(member, right));

@@ -10,7 +10,10 @@ const keptIn = async (tx: Tx, club: string, id: string): Promise<KeptEntry[]> =>
     await tx<{ id: string; kind: string; at: Date; receivedAt: Date; by: string; source: string; body: unknown; strikes: string | null }[]>`
       select entry_id as id, kind, at, received_at as "receivedAt", by_name as by, source, body, strikes from entry
       where club_id = ${club} and steaming_id = ${id} order by seq limit 20000`
-  ).map(({ at, receivedAt, strikes, ...e }) => ({ ...e, at: at.toISOString(), receivedAt: receivedAt.toISOString(), ...(strikes ? { strikes } : {}) }) as KeptEntry);
+  ).map(
+    ({ at, receivedAt, strikes, ...e }) =>
+      ({ ...e, at: at.toISOString(), receivedAt: receivedAt.toISOString(), ...(strikes ? { strikes } : {}) }) as KeptEntry
+  );
 
 /** A steaming with its log as it is kept: what every export is made from. */
 export const kept = (club: string, id: string): Promise<{ steaming: Steaming & { engine: string }; entries: KeptEntry[] } | undefined> =>
@@ -29,7 +32,16 @@ export async function exportRecord(member: Member, id: string): Promise<RecordDo
   const { steaming: s, entries } = found;
   return recordDocument({
     club: s.importedFrom?.club ?? member.clubName,
-    steaming: { id: s.id, engine: s.engine, keeper: s.keeper, purpose: s.purpose, wantedAt: iso(s.wantedAt), startedAt: s.startedAt!.toISOString(), endedAt: iso(s.endedAt), override: s.override },
+    steaming: {
+      id: s.id,
+      engine: s.engine,
+      keeper: s.keeper,
+      purpose: s.purpose,
+      wantedAt: iso(s.wantedAt),
+      startedAt: s.startedAt!.toISOString(),
+      endedAt: iso(s.endedAt),
+      override: s.override
+    },
     fitOut: s.fitOut,
     procedure: s.procedure,
     entries
@@ -48,14 +60,27 @@ export async function importRecord(member: Member, record: RecordDocument): Prom
   return inClub(member.club, async (tx): Promise<Imported> => {
     const [there] = await tx`select 1 from steaming where club_id = ${member.club} and steaming_id = ${s.id}`;
     if (there) return { problem: 'This record is in the book already.', path: 'steaming.id' };
-    const [engine] = await tx<{ id: string }[]>`select engine_id as id from engine where club_id = ${member.club} and lower(name) = lower(${s.engine})`;
+    const [engine] = await tx<
+      { id: string }[]
+    >`select engine_id as id from engine where club_id = ${member.club} and lower(name) = lower(${s.engine})`;
     const engineId = engine?.id ?? newId();
-    if (!engine) await tx`insert into engine (club_id, engine_id, name, fit_out) values (${member.club}, ${engineId}, ${s.engine}, ${json(tx, record.fitOut)})`;
+    if (!engine)
+      await tx`insert into engine (club_id, engine_id, name, fit_out) values (${member.club}, ${engineId}, ${s.engine}, ${json(tx, record.fitOut)})`;
     const from = { club: record.club, at: new Date().toISOString(), keeper: s.keeper };
     await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, started_at, ended_at, fit_out, procedure, override, imported_from)
       values (${member.club}, ${s.id}, ${engineId}, ${member.id}, ${s.purpose}, ${s.wantedAt}, ${s.startedAt}, ${s.endedAt}, ${json(tx, record.fitOut)}, ${json(tx, record.procedure)}, ${s.override && json(tx, s.override)}, ${json(tx, from)})`;
     const rows = record.entries.map((e) => ({
-      club_id: member.club, entry_id: e.id, steaming_id: s.id, kind: e.kind, at: e.at, received_at: e.receivedAt, by_id: member.id, by_name: e.by, source: e.source, body: json(tx, e.body), strikes: e.strikes ?? null
+      club_id: member.club,
+      entry_id: e.id,
+      steaming_id: s.id,
+      kind: e.kind,
+      at: e.at,
+      received_at: e.receivedAt,
+      by_id: member.id,
+      by_name: e.by,
+      source: e.source,
+      body: json(tx, e.body),
+      strikes: e.strikes ?? null
     }));
     for (let i = 0; i < rows.length; i += 1000) await tx`insert into entry ${tx(rows.slice(i, i + 1000) as never)}`;
     await settle(tx, member.club, s.id);

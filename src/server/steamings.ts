@@ -24,11 +24,13 @@ export interface Steaming {
 export const steaming = (club: string, id: string): Promise<Steaming | undefined> => inClub(club, (tx) => steamingIn(tx, club, id));
 
 export const steamingIn = async (tx: Tx, club: string, id: string) =>
-  (await tx<Steaming[]>`
+  (
+    await tx<Steaming[]>`
     select s.steaming_id as id, s.engine_id as "engineId", s.keeper_id as "keeperId", coalesce(s.imported_from->>'keeper', m.name) as keeper, s.purpose, s.wanted_at as "wantedAt", s.started_at as "startedAt",
       s.ended_at as "endedAt", s.fit_out as "fitOut", s.procedure, s.override, s.imported_from as "importedFrom", s.summary
     from steaming s join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
-    where s.club_id = ${club} and s.steaming_id = ${id}`)[0];
+    where s.club_id = ${club} and s.steaming_id = ${id}`
+  )[0];
 
 interface EntryRow {
   seq: string;
@@ -40,10 +42,20 @@ interface EntryRow {
   body: unknown;
   strikes: string | null;
 }
-const toEntry = (row: EntryRow): Entry => ({ id: row.id, kind: row.kind, at: row.at.toISOString(), by: row.by, source: row.source, body: row.body, ...(row.strikes ? { strikes: row.strikes } : {}) }) as Entry;
+const toEntry = (row: EntryRow): Entry =>
+  ({
+    id: row.id,
+    kind: row.kind,
+    at: row.at.toISOString(),
+    by: row.by,
+    source: row.source,
+    body: row.body,
+    ...(row.strikes ? { strikes: row.strikes } : {})
+  }) as Entry;
 
 /** Entries of one steaming after a place in the order of arrival, with the last place. */
-export const entriesAfter = (club: string, steamingId: string, after: number) => inClub(club, (tx) => entriesIn(tx, club, steamingId, after));
+export const entriesAfter = (club: string, steamingId: string, after: number) =>
+  inClub(club, (tx) => entriesIn(tx, club, steamingId, after));
 
 async function entriesIn(tx: Tx, club: string, steamingId: string, after = 0): Promise<{ entries: Entry[]; last: number }> {
   const rows = await tx<EntryRow[]>`
@@ -79,22 +91,22 @@ export const running = (club: string) =>
   });
 
 /** What stops an engine from being steamed today, in words. */
-export const obstacles = (club: string, engineId: string, today: string) =>
-  inClub(club, async (tx) => {
-    const faults = await tx<{ text: string; forbids: string }[]>`
-      select text, forbids from fault where club_id = ${club} and engine_id = ${engineId} and fixed_at is null and withdrawn_at is null and forbids <> 'nothing' order by raised_at desc limit 50`;
-    const papers = await tx<{ kind: string; expires: string }[]>`
-      select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = ${engineId} group by kind having max(expires) < ${today} order by kind`;
-    const [any] = await tx`select 1 from paper where club_id = ${club} and engine_id = ${engineId} limit 1`;
-    return {
-      stops: [
-        ...faults.filter((f) => f.forbids === 'steaming').map((f) => `Open fault: ${f.text}`),
-        ...papers.map((p) => `${p.kind} ran out on ${p.expires}`),
-        ...(any ? [] : ['No papers are recorded for this engine'])
-      ],
-      passengers: faults.filter((f) => f.forbids === 'passengers').map((f) => f.text)
-    };
-  });
+export const obstacles = (club: string, engineId: string, today: string) => inClub(club, (tx) => obstaclesIn(tx, club, engineId, today));
+
+async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string) {
+  const faults = await tx<{ text: string; forbids: string }[]>`
+    select text, forbids from fault where club_id = ${club} and engine_id = ${engineId} and fixed_at is null and withdrawn_at is null and forbids <> 'nothing' order by raised_at desc limit 50`;
+  const papers = await tx<{ kind: string; expires: string }[]>`
+    select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = ${engineId} group by kind order by kind`;
+  return {
+    stops: [
+      ...faults.filter((f) => f.forbids === 'steaming').map((f) => `Open fault: ${f.text}`),
+      ...papers.filter((p) => p.expires < today).map((p) => `${p.kind} ran out on ${p.expires}`),
+      ...(papers.length ? [] : ['No papers are recorded for this engine'])
+    ],
+    passengers: faults.filter((f) => f.forbids === 'passengers').map((f) => f.text)
+  };
+}
 
 export type Started = { id: string } | { problem: string; field: string; status: 400 | 403 | 404 | 409; stops?: string[] };
 
@@ -102,18 +114,25 @@ export type Started = { id: string } | { problem: string; field: string; status:
  * Starts a steaming: the engine's fit-out and the procedure composed for it are stored with it. What stops it must be
  * overridden, by someone who may, with a reason that stays in the record.
  */
-export async function startSteaming(member: Member, engineId: string, options: { purpose: string; reason?: string; today: string }): Promise<Started> {
-  if (!allowed(member, 'start steaming')) return { problem: 'A trainee logs in a steaming that a keeper has started, and does not start one.', field: 'engine', status: 403 };
-  const { stops } = await obstacles(member.club, engineId, options.today);
-  if (stops.length && !options.reason) return { problem: 'This engine may not be steamed as it stands.', field: 'reason', status: 409, stops };
-  if (stops.length && !allowed(member, 'override')) return { problem: 'Only a steward or an owner may override what stops an engine.', field: 'reason', status: 403, stops };
+export async function startSteaming(
+  member: Member,
+  engineId: string,
+  options: { purpose: string; reason?: string; today: string }
+): Promise<Started> {
+  if (!allowed(member, 'start steaming'))
+    return { problem: 'A trainee logs in a steaming that a keeper has started, and does not start one.', field: 'engine', status: 403 };
   return inClub(member.club, async (tx): Promise<Started> => {
     const [row] = await tx<{ fit_out: FitOut }[]>`select fit_out from engine where club_id = ${member.club} and engine_id = ${engineId}`;
     if (!row) return { problem: 'There is no such engine.', field: 'engine', status: 404 };
+    const { stops } = await obstaclesIn(tx, member.club, engineId, options.today);
+    if (stops.length && !options.reason)
+      return { problem: 'This engine may not be steamed as it stands.', field: 'reason', status: 409, stops };
+    if (stops.length && !allowed(member, 'override'))
+      return { problem: 'Only a steward or an owner may override what stops an engine.', field: 'reason', status: 403, stops };
     const procedure = compose(row.fit_out);
     const override = stops.length ? { reason: options.reason!, of: stops, by: member.name } : null;
     const [planned] = await tx`
-      update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fit_out)}, procedure = ${json(tx, procedure)}, override = ${override && json(tx, override)}
+      update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fit_out)}, procedure = ${json(tx, procedure)}, override = ${override && json(tx, override)}, purpose = coalesce(nullif(${options.purpose}, ''), purpose)
       where club_id = ${member.club} and steaming_id = (select steaming_id from steaming where club_id = ${member.club} and engine_id = ${engineId} and started_at is null and wanted_at between now() - interval '12 hours' and now() + interval '18 hours' order by wanted_at limit 1)
       returning steaming_id as id`;
     const id: string = planned?.id ?? newId();
@@ -125,7 +144,8 @@ export async function startSteaming(member: Member, engineId: string, options: {
         values (${member.club}, ${newId()}, ${id}, 'override', now(), ${member.id}, ${member.name}, 'person', ${json(tx, { reason: override.reason, of: override.of.map((s) => s.slice(0, 300)) })})`;
     return { id };
   }).catch((error: { code?: string }) => {
-    if (error.code === '23505') return { problem: 'This engine is already in steam: open its Footplate.', field: 'engine', status: 409 } as const;
+    if (error.code === '23505')
+      return { problem: 'This engine is already in steam: open its Footplate.', field: 'engine', status: 409 } as const;
     throw error;
   });
 }
@@ -134,9 +154,15 @@ export async function startSteaming(member: Member, engineId: string, options: {
  * Stores entries, each once. What an entry means outside the log (a fault, the end of the steaming) is brought up to date
  * in the same transaction.
  */
-export async function appendEntries(member: Member, steamingId: string, entries: readonly (Omit<Entry, 'by'> & { by?: string })[]): Promise<{ stored: number; last: number } | undefined> {
+export async function appendEntries(
+  member: Member,
+  steamingId: string,
+  entries: readonly (Omit<Entry, 'by'> & { by?: string })[]
+): Promise<{ stored: number; last: number } | undefined> {
   return inClub(member.club, async (tx) => {
-    const [s] = await tx<{ engine_id: string; ended_at: Date | null }[]>`select engine_id, ended_at from steaming where club_id = ${member.club} and steaming_id = ${steamingId} and started_at is not null`;
+    const [s] = await tx<
+      { engine_id: string; ended_at: Date | null }[]
+    >`select engine_id, ended_at from steaming where club_id = ${member.club} and steaming_id = ${steamingId} and started_at is not null`;
     if (!s) return undefined;
     const rows = entries.map((e) => ({
       club_id: member.club,
@@ -150,14 +176,17 @@ export async function appendEntries(member: Member, steamingId: string, entries:
       body: json(tx, e.body),
       strikes: e.strikes ?? null
     }));
-    const stored = await tx<{ id: string; seq: string }[]>`insert into entry ${tx(rows as never)} on conflict (club_id, entry_id) do nothing returning entry_id as id, seq`;
+    const stored = await tx<
+      { id: string; seq: string }[]
+    >`insert into entry ${tx(rows as never)} on conflict (club_id, entry_id) do nothing returning entry_id as id, seq`;
     const fresh = new Set(stored.map((r) => r.id));
     for (const e of entries)
       if (e.kind === 'fault' && fresh.has(e.id))
         await tx`insert into fault (club_id, fault_id, engine_id, steaming_id, text, forbids, raised_at, raised_by)
           values (${member.club}, ${e.id}, ${s.engine_id}, ${steamingId}, ${(e.body as { text: string }).text}, ${(e.body as { forbids: string }).forbids}, ${e.at}, ${member.name}) on conflict do nothing`;
     const struck = entries.filter((e) => e.strikes && fresh.has(e.id)).map((e) => e.strikes!);
-    if (struck.length) await tx`update fault set withdrawn_at = now() where club_id = ${member.club} and fault_id in ${tx(struck)} and steaming_id = ${steamingId}`;
+    if (struck.length)
+      await tx`update fault set withdrawn_at = now() where club_id = ${member.club} and fault_id in ${tx(struck)} and steaming_id = ${steamingId}`;
     // The end, and anything that reaches a record after its end, rewrites the summary from the one fold.
     if (fresh.size && (s.ended_at || entries.some((e) => e.kind === 'sign' && fresh.has(e.id)))) await settle(tx, member.club, steamingId);
     return { stored: stored.length, last: Math.max(0, ...stored.map((r) => Number(r.seq))) };
@@ -188,8 +217,13 @@ export interface BookLine {
 export const bookPage = 20;
 
 /** A page of the Logbook, newest first. */
-export const logbook = (club: string, { engineId, from, to, keeper, page = 1 }: { engineId?: string; from?: string; to?: string; keeper?: string; page?: number }) =>
-  inClub(club, (tx) => tx<BookLine[]>`
+export const logbook = (
+  club: string,
+  { engineId, from, to, keeper, page = 1 }: { engineId?: string; from?: string; to?: string; keeper?: string; page?: number }
+) =>
+  inClub(
+    club,
+    (tx) => tx<BookLine[]>`
     select s.steaming_id as id, s.engine_id as "engineId", e.name as engine, coalesce(s.imported_from->>'keeper', m.name) as keeper, s.purpose, s.started_at as "startedAt", s.ended_at as "endedAt", s.summary,
       s.override is not null as override, (count(*) over ())::int as total
     from steaming s join engine e using (club_id, engine_id) join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
@@ -198,9 +232,13 @@ export const logbook = (club: string, { engineId, from, to, keeper, page = 1 }: 
       ${keeper ? tx`and m.name ilike ${`%${keeper.replace(/[%_\\]/g, '\\$&')}%`}` : tx``}
       ${from ? tx`and s.started_at >= ${from}::date` : tx``}
       ${to ? tx`and s.started_at < ${to}::date + 1` : tx``}
-    order by s.started_at desc, s.steaming_id limit ${bookPage} offset ${(page - 1) * bookPage}`);
+    order by s.started_at desc, s.steaming_id limit ${bookPage} offset ${(page - 1) * bookPage}`
+  );
 
 export const lastSteamings = (club: string, engineId: string) =>
-  inClub(club, (tx) => tx<Pick<BookLine, 'id' | 'purpose' | 'startedAt' | 'endedAt' | 'summary'>[]>`
+  inClub(
+    club,
+    (tx) => tx<Pick<BookLine, 'id' | 'purpose' | 'startedAt' | 'endedAt' | 'summary'>[]>`
     select steaming_id as id, purpose, started_at as "startedAt", ended_at as "endedAt", summary from steaming
-    where club_id = ${club} and engine_id = ${engineId} and started_at is not null order by started_at desc limit 8`);
+    where club_id = ${club} and engine_id = ${engineId} and started_at is not null order by started_at desc limit 8`
+  );

@@ -19,13 +19,7 @@ const shapes: [string, FitOut, number[], number, number][] = [
     0.342,
     0.49
   ],
-  [
-    'vertical',
-    { ...pattern('Old Scoop'), workingPressure: psi(90) },
-    [19.587, 9.309, 12.437, 15.565],
-    0.32,
-    0.515
-  ]
+  ['vertical', { ...pattern('Old Scoop'), workingPressure: psi(90) }, [19.587, 9.309, 12.437, 15.565], 0.32, 0.515]
 ];
 
 describe('boiler geometry', () => {
@@ -41,14 +35,18 @@ describe('boiler geometry', () => {
 
   it('level to volume to level, and volume never falls as the level rises', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...patterns.map((p) => p.fitOut)), fc.double({ min: 0.001, max: 0.999, noNaN: true }), (fitOut, share) => {
-        const shape = boilerShape(fitOut.boiler);
-        const z = shape.bottom + share * (shape.top - shape.bottom);
-        const volume = shape.volume(z);
-        expect(volume).toBeLessThanOrEqual(shape.total + 1e-12);
-        expect(shape.volume(heightOf(shape, volume))).toBeCloseTo(volume, 9);
-        if (z > shape.heated) expect(heightOf(shape, volume)).toBeCloseTo(z, 6);
-      })
+      fc.property(
+        fc.constantFrom(...patterns.map((p) => p.fitOut)),
+        fc.double({ min: 0.001, max: 0.999, noNaN: true }),
+        (fitOut, share) => {
+          const shape = boilerShape(fitOut.boiler);
+          const z = shape.bottom + share * (shape.top - shape.bottom);
+          const volume = shape.volume(z);
+          expect(volume).toBeLessThanOrEqual(shape.total + 1e-12);
+          expect(shape.volume(heightOf(shape, volume))).toBeCloseTo(volume, 9);
+          if (z > shape.heated) expect(heightOf(shape, volume)).toBeCloseTo(z, 6);
+        }
+      )
     );
   });
 
@@ -80,15 +78,23 @@ describe('fit-out document', () => {
   };
 
   it('names the field and says what it takes', () => {
-    expect(problem((f) => (f.workingPressure = psi(900)))).toEqual([{ path: 'workingPressure', sentence: 'Working pressure: give a pressure between 5 psi and 300 psi.' }]);
-    expect(problem((f) => delete (f as Partial<FitOut>).name)[0]).toMatchObject({ path: 'name', sentence: expect.stringContaining('Name: write 1 to 80') });
+    expect(problem((f) => (f.workingPressure = psi(900)))).toEqual([
+      { path: 'workingPressure', sentence: 'Working pressure: give a pressure between 5 psi and 300 psi.' }
+    ]);
+    expect(problem((f) => delete (f as Partial<FitOut>).name)[0]).toMatchObject({
+      path: 'name',
+      sentence: expect.stringContaining('Name: write 1 to 80')
+    });
     expect(problem((f) => Object.assign(f.boiler, { form: 'teapot' }))[0]?.path).toBe('boiler');
     expect(problem((f) => Object.assign(f.feeds[1]!, { rate: 'fast' }))[0]?.path).toBe('feeds.1.rate');
     expect(problem((f) => Object.assign(f, { colour: 'green' }))[0]?.sentence).toContain('colour');
   });
 
   it('refuses a glass that could show water over a dry crown, and a valve that could not protect the boiler', () => {
-    expect(problem((f) => (f.glasses[0]!.bottomNut = 0.065))[0]).toMatchObject({ path: 'glasses.0.bottomNut', sentence: expect.stringContaining('metal is dry') });
+    expect(problem((f) => (f.glasses[0]!.bottomNut = 0.065))[0]).toMatchObject({
+      path: 'glasses.0.bottomNut',
+      sentence: expect.stringContaining('metal is dry')
+    });
     expect(problem((f) => (f.safetyValves[0]!.set = psi(110)))[0]?.path).toBe('safetyValves.0.set');
     expect(problem((f) => (f.runLimit = null), 'Water Rail')[0]?.path).toBe('runLimit');
   });

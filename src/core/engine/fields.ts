@@ -13,7 +13,14 @@ export type Field =
   | { type: 'text'; label: string; min: number; max: number; help?: string }
   | Group
   | { type: 'list'; label: string; each: string; of: Group; min: number; max: number; help?: string }
-  | { type: 'union'; label: string; by: string; cases: Readonly<Record<string, Group>>; names: Readonly<Record<string, string>>; help?: string };
+  | {
+      type: 'union';
+      label: string;
+      by: string;
+      cases: Readonly<Record<string, Group>>;
+      names: Readonly<Record<string, string>>;
+      help?: string;
+    };
 
 export interface Group {
   type: 'group';
@@ -45,13 +52,18 @@ export type Infer<F> = F extends { type: 'quantity'; optional: infer O }
 
 export const quantity = <Q extends Quantity>(label: string, q: Q, min: number, max: number, help?: string) =>
   ({ type: 'quantity', label, quantity: q, min, max, optional: false, help }) as const;
-export const maybe = <F extends { optional: boolean }>(field: F) => ({ ...field, optional: true }) as Omit<F, 'optional'> & { optional: true };
-export const number = (label: string, min: number, max: number, help?: string) => ({ type: 'number', label, min, max, whole: false, help }) as const;
-export const count = (label: string, min: number, max: number, help?: string) => ({ type: 'number', label, min, max, whole: true, help }) as const;
-export const choice = <O extends Record<string, string>>(label: string, options: O, help?: string) => ({ type: 'choice', label, options, help }) as const;
+export const maybe = <F extends { optional: boolean }>(field: F) =>
+  ({ ...field, optional: true }) as Omit<F, 'optional'> & { optional: true };
+export const number = (label: string, min: number, max: number, help?: string) =>
+  ({ type: 'number', label, min, max, whole: false, help }) as const;
+export const count = (label: string, min: number, max: number, help?: string) =>
+  ({ type: 'number', label, min, max, whole: true, help }) as const;
+export const choice = <O extends Record<string, string>>(label: string, options: O, help?: string) =>
+  ({ type: 'choice', label, options, help }) as const;
 export const flag = (label: string, help?: string) => ({ type: 'flag', label, help }) as const;
 export const text = (label: string, min: number, max: number, help?: string) => ({ type: 'text', label, min, max, help }) as const;
-export const group = <G extends Record<string, Field>>(label: string, fields: G, help?: string) => ({ type: 'group', label, fields, help }) as const;
+export const group = <G extends Record<string, Field>>(label: string, fields: G, help?: string) =>
+  ({ type: 'group', label, fields, help }) as const;
 export const list = <G extends Group>(label: string, each: string, of: G, min: number, max: number, help?: string) =>
   ({ type: 'list', label, each, of, min, max, help }) as const;
 export const union = <B extends string, C extends Record<string, Group>>(label: string, by: B, cases: C, help?: string) =>
@@ -71,7 +83,9 @@ export function expectation(field: Field): string {
     case 'flag':
       return `${field.label}: say yes or no.`;
     case 'text':
-      return field.min > 0 ? `${field.label}: write ${field.min} to ${field.max} characters.` : `${field.label}: at most ${field.max} characters.`;
+      return field.min > 0
+        ? `${field.label}: write ${field.min} to ${field.max} characters.`
+        : `${field.label}: at most ${field.max} characters.`;
     case 'list':
       return `${field.label}: ${field.min === field.max ? field.min : `${field.min} to ${field.max}`} of these.`;
     case 'union':
@@ -87,17 +101,25 @@ export function joiOf(field: Field): Joi.Schema {
     case 'quantity': {
       // A hair of slack: 100 psi typed, stored in pascal and read back must not fall outside "up to 100 psi".
       const slack = 1e-9 * Math.max(Math.abs(field.min), Math.abs(field.max));
-      const schema = Joi.number().min(field.min - slack).max(field.max + slack).unsafe().required();
+      const schema = Joi.number()
+        .min(field.min - slack)
+        .max(field.max + slack)
+        .unsafe()
+        .required();
       return field.optional ? schema.allow(null) : schema;
     }
     case 'number':
       return (field.whole ? Joi.number().integer() : Joi.number()).min(field.min).max(field.max).required();
     case 'choice':
-      return Joi.string().valid(...Object.keys(field.options)).required();
+      return Joi.string()
+        .valid(...Object.keys(field.options))
+        .required();
     case 'flag':
       return Joi.boolean().strict().required();
     case 'text':
-      return field.min > 0 ? Joi.string().trim().min(field.min).max(field.max).required() : Joi.string().trim().allow('').max(field.max).required();
+      return field.min > 0
+        ? Joi.string().trim().min(field.min).max(field.max).required()
+        : Joi.string().trim().allow('').max(field.max).required();
     case 'group':
       return groupJoi(field);
     case 'list':
@@ -105,7 +127,10 @@ export function joiOf(field: Field): Joi.Schema {
       return Joi.array().items(joiOf(field.of).optional()).min(field.min).max(field.max).required();
     case 'union':
       return Object.entries(field.cases).reduce<Joi.AlternativesSchema>(
-        (schema, [name, g]) => schema.conditional(Joi.object({ [field.by]: Joi.valid(name).required() }).unknown(), { then: groupJoi(g, { [field.by]: Joi.string().required() }) }),
+        (schema, [name, g]) =>
+          schema.conditional(Joi.object({ [field.by]: Joi.valid(name).required() }).unknown(), {
+            then: groupJoi(g, { [field.by]: Joi.string().required() })
+          }),
         Joi.alternatives().required()
       );
   }

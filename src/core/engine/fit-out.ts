@@ -1,6 +1,21 @@
 import type Joi from 'joi';
 import { psi, printText, usualUnits } from '../units';
-import { choice, count, flag, group, type Infer, joiOf, list, maybe, number, type Problem, problemsOf, quantity, text, union } from './fields';
+import {
+  choice,
+  count,
+  flag,
+  group,
+  type Infer,
+  joiOf,
+  list,
+  maybe,
+  number,
+  type Problem,
+  problemsOf,
+  quantity,
+  text,
+  union
+} from './fields';
 import { boilerShape } from './geometry';
 
 const mm = (x: number) => x / 1000;
@@ -72,26 +87,48 @@ export const fitOutField = group('Fit-out', {
     'launch plant': 'launch plant',
     tabletop: 'tabletop engine'
   }),
-  size: choice('Size', { tabletop: 'tabletop', small: 'small', medium: 'medium', full: 'full size' }, 'Sets how often the glass is looked at: about 3, 5 and 10 minutes.'),
+  size: choice(
+    'Size',
+    { tabletop: 'tabletop', small: 'small', medium: 'medium', full: 'full size' },
+    'Sets how often the glass is looked at: about 3, 5 and 10 minutes.'
+  ),
   mass: quantity('Weight in working order', 'mass', 0.1, 40_000),
   workingPressure: pressure('Working pressure', 5, 300, 'As on the boiler’s certificate.'),
   boiler: boilerField,
   shell: group('Boiler shell', {
     material: choice('Material', { copper: 'copper', brass: 'brass', steel: 'steel' }),
-    joints: choice('Joints', { 'silver-soldered': 'silver-soldered', 'soft-soldered': 'soft-soldered', welded: 'welded', riveted: 'riveted' }),
+    joints: choice('Joints', {
+      'silver-soldered': 'silver-soldered',
+      'soft-soldered': 'soft-soldered',
+      welded: 'welded',
+      riveted: 'riveted'
+    }),
     metal: quantity('Weight of the boiler’s metal', 'mass', 0.02, 8000),
     lagged: flag('Lagged')
   }),
   gauge: flag('Pressure gauge'),
-  tellTale: choice('Without a gauge, what tells', { none: 'nothing', whistle: 'the whistle', feather: 'feather at the relief valve', spring: 'spring of the flywheel' }),
+  tellTale: choice('Without a gauge, what tells', {
+    none: 'nothing',
+    whistle: 'the whistle',
+    feather: 'feather at the relief valve',
+    spring: 'spring of the flywheel'
+  }),
   glasses: list(
     'Gauge glasses',
     'Glass',
     group('Glass', {
-      bottomNut: length('Top of the bottom nut', 1, 3000, 'Above the inside bottom of the barrel or shell. The lowest water that can be seen.'),
+      bottomNut: length(
+        'Top of the bottom nut',
+        1,
+        3000,
+        'Above the inside bottom of the barrel or shell. The lowest water that can be seen.'
+      ),
       topNut: length('Bottom of the top nut', 2, 3000),
       blowThrough: flag('Has a blow-through cock'),
-      sharesSteam: flag('Its steam pipe also feeds the blower or another user', 'Such a glass can read a quarter to a whole glass high while that user is open.')
+      sharesSteam: flag(
+        'Its steam pipe also feeds the blower or another user',
+        'Such a glass can read a quarter to a whole glass high while that user is open.'
+      )
     }),
     0,
     2
@@ -122,15 +159,31 @@ export const fitOutField = group('Fit-out', {
   whistle: flag('Whistle'),
   fire: union('Fire', 'with', {
     solid: group('Solid fuel', {
-      fuel: choice('Fuel', { 'dry steam coal': 'dry steam coal', anthracite: 'anthracite', 'house coal': 'house coal', charcoal: 'charcoal', wood: 'wood' }),
-      start: choice('Start fuel', { charcoal: 'soaked charcoal', 'paraffin sticks': 'paraffin-soaked sticks', kindling: 'dry kindling', firelighters: 'firelighters', wood: 'wood' }),
+      fuel: choice('Fuel', {
+        'dry steam coal': 'dry steam coal',
+        anthracite: 'anthracite',
+        'house coal': 'house coal',
+        charcoal: 'charcoal',
+        wood: 'wood'
+      }),
+      start: choice('Start fuel', {
+        charcoal: 'soaked charcoal',
+        'paraffin sticks': 'paraffin-soaked sticks',
+        kindling: 'dry kindling',
+        firelighters: 'firelighters',
+        wood: 'wood'
+      }),
       grateLength: length('Grate length', 20, 2000),
       grateWidth: length('Grate width', 15, 1500),
       gratePieces: count('Pieces of the grate', 1, 30),
       ashpan: choice('Ashpan and grate', { fixed: 'fixed', pins: 'drop, held by pins', doors: 'drop doors' }),
       damper: flag('Damper'),
       chimneyBores: count('Chimney bores', 1, 2),
-      draught: choice('Draught before there is steam', { fan: 'fan on the chimney', 'compressed air': 'compressed air into the blower', none: 'none' }),
+      draught: choice('Draught before there is steam', {
+        fan: 'fan on the chimney',
+        'compressed air': 'compressed air into the blower',
+        none: 'none'
+      }),
       adapter: maybe(length('Fan adapter for a chimney of', 8, 400)),
       blower: maybe(pressure('The blower sustains the fire from', 2, 150))
     }),
@@ -167,7 +220,11 @@ export const fitOutField = group('Fit-out', {
       from: pressure('Works from', 0, 200),
       turning: flag('Engine must turn'),
       rate: quantity('Rate', 'flow', 0, litres(5000) / 3600),
-      bypassShutSendsTo: choice('With its bypass shut, water goes to', { boiler: 'the boiler', tank: 'the tank', none: 'it has no bypass' }),
+      bypassShutSendsTo: choice('With its bypass shut, water goes to', {
+        boiler: 'the boiler',
+        tank: 'the tank',
+        none: 'it has no bypass'
+      }),
       into: choice('Delivers into', { water: 'the water space', steam: 'the steam space' }),
       plumbed: flag('Plumbed in')
     }),
@@ -177,7 +234,12 @@ export const fitOutField = group('Fit-out', {
   tanks: list(
     'Tanks',
     'Tank',
-    group('Tank', { name: text('Called', 1, 40), capacity: quantity('Holds', 'volume', litres(0.05), litres(4000)), balanced: flag('Balanced with its pair'), gauge: flag('Has a gauge') }),
+    group('Tank', {
+      name: text('Called', 1, 40),
+      capacity: quantity('Holds', 'volume', litres(0.05), litres(4000)),
+      balanced: flag('Balanced with its pair'),
+      gauge: flag('Has a gauge')
+    }),
     0,
     4
   ),
@@ -186,7 +248,14 @@ export const fitOutField = group('Fit-out', {
     'Point',
     group('Point', {
       point: text('Where', 1, 60),
-      kind: choice('How', { displacement: 'displacement lubricator', mechanical: 'mechanical lubricator', 'sight feed': 'sight feed', wick: 'wick', cup: 'cup', hand: 'by hand' }),
+      kind: choice('How', {
+        displacement: 'displacement lubricator',
+        mechanical: 'mechanical lubricator',
+        'sight feed': 'sight feed',
+        wick: 'wick',
+        cup: 'cup',
+        hand: 'by hand'
+      }),
       oil: choice('Oil', oils),
       every: quantity('Every', 'time', 300, 36_000)
     }),
@@ -199,26 +268,51 @@ export const fitOutField = group('Fit-out', {
     stroke: length('Stroke', 4, 900),
     doubleActing: flag('Double acting'),
     oscillating: flag('Oscillating'),
-    drains: choice('Drains', { hand: 'worked by hand', steam: 'worked by steam', 'steam isolated': 'worked by steam, with an isolator', chest: 'steam chest only', none: 'none' }),
+    drains: choice('Drains', {
+      hand: 'worked by hand',
+      steam: 'worked by steam',
+      'steam isolated': 'worked by steam, with an isolator',
+      chest: 'steam chest only',
+      none: 'none'
+    }),
     valveGear: text('Valve gear', 0, 40),
     reverser: choice('Reverser', { lever: 'lever with catch', screw: 'screw', none: 'none' })
   }),
   drive: choice('Drive', { direct: 'direct', gears: 'gears, can be disengaged', clutch: 'clutch', chain: 'chain' }),
-  brakes: list('Brakes', 'Brake', group('Brake', { kind: choice('Kind', { hand: 'hand', steam: 'steam', vacuum: 'vacuum' }), isolator: flag('Has an isolator') }), 0, 3),
+  brakes: list(
+    'Brakes',
+    'Brake',
+    group('Brake', { kind: choice('Kind', { hand: 'hand', steam: 'steam', vacuum: 'vacuum' }), isolator: flag('Has an isolator') }),
+    0,
+    3
+  ),
   lamps: flag('Lamps'),
   bell: flag('Bell'),
-  exhaust: choice('Exhaust', { chimney: 'up the chimney', separator: 'oil separator', condensate: 'condensate tank', tray: 'tray under the cylinder' }),
+  exhaust: choice('Exhaust', {
+    chimney: 'up the chimney',
+    separator: 'oil separator',
+    condensate: 'condensate tank',
+    tray: 'tray under the cylinder'
+  }),
   water: group('Water', {
     kind: choice('Kind of water', { tap: 'tap', rain: 'rain', softened: 'softened', distilled: 'distilled or deionised' }),
     treatment: choice('Treatment', { none: 'none', tank: 'in the tank', boiler: 'in the boiler' })
   }),
   storage: choice('Stored', { dry: 'dry and open', full: 'full and treated' }),
   comesOff: text('Parts that come off for transport', 0, 300),
-  pace: maybe(quantity('Warm it no faster than, per hour', 'temperature', 5, 400, 'A difference in kelvin. Riveted and large boilers are limited.')),
+  pace: maybe(
+    quantity('Warm it no faster than, per hour', 'temperature', 5, 400, 'A difference in kelvin. Riveted and large boilers are limited.')
+  ),
   habits: group('Habits of the owner', {
-    draught: choice('Draught', { before: 'before the match, so that the flame goes the right way', after: 'after it, so that the start fuel is not blown out' }),
+    draught: choice('Draught', {
+      before: 'before the match, so that the flame goes the right way',
+      after: 'after it, so that the start fuel is not blown out'
+    }),
     firstBed: choice('First bed', { thin: 'thin and even, it takes sooner', full: 'up to the door, it holds longer' }),
-    changeover: choice('Changeover to the blower', { first: 'at the first pressure that sustains the fire', late: 'late, at half working pressure' }),
+    changeover: choice('Changeover to the blower', {
+      first: 'at the first pressure that sustains the fire',
+      late: 'late, at half working pressure'
+    }),
     fill: choice('Fill', { cold: 'with cold water, it shows leaks', warm: 'with warm water, it saves time and fuel' }),
     oiling: choice('Motion oil', { before: 'before lighting, with clean hands', wait: 'during the wait, when the oil runs warm' }),
     injector: choice('Injector', { standing: 'tested before moving', moving: 'tested once moving' }),
@@ -235,36 +329,122 @@ const show = (x: number) => printText(x, 'length', usualUnits);
 
 /** Rules between fields, which no single field can know. Each names the field that is most likely wrong. */
 const rules: readonly ((f: FitOut) => Problem | false)[] = [
-  ({ boiler: b }) => b.form === 'locomotive' && b.fireboxWidth >= b.wrapperWidth && { path: 'boiler.fireboxWidth', sentence: `The firebox (${show(b.fireboxWidth)}) must be narrower than the wrapper around it (${show(b.wrapperWidth)}).` },
-  ({ boiler: b }) => b.form === 'locomotive' && b.fireboxLength >= b.wrapperLength && { path: 'boiler.fireboxLength', sentence: `The firebox (${show(b.fireboxLength)}) must be shorter than the wrapper around it (${show(b.wrapperLength)}).` },
-  ({ boiler: b }) => b.form === 'locomotive' && b.crown >= b.barrelDiameter && { path: 'boiler.crown', sentence: `The crown (${show(b.crown)}) must lie below the top of the boiler (${show(b.barrelDiameter)}).` },
-  ({ boiler: b }) => b.form === 'locomotive' && b.wrapperWidth > b.barrelDiameter && { path: 'boiler.wrapperWidth', sentence: `Below the barrel’s centre the wrapper (${show(b.wrapperWidth)}) may not be wider than the barrel (${show(b.barrelDiameter)}).` },
-  ({ boiler: b }) => b.form === 'vertical' && b.fireboxDiameter >= b.diameter && { path: 'boiler.fireboxDiameter', sentence: `The firebox (${show(b.fireboxDiameter)}) must be narrower than the shell (${show(b.diameter)}).` },
-  ({ boiler: b }) => b.form === 'vertical' && b.fireboxHeight >= b.height && { path: 'boiler.fireboxHeight', sentence: `The crown (${show(b.fireboxHeight)}) must lie below the top of the shell (${show(b.height)}).` },
-  ({ boiler: b }) => (b.form === 'locomotive' || b.form === 'horizontal') && b.tubes.low > b.tubes.high && { path: 'boiler.tubes.low', sentence: `The lowest row of tubes (${show(b.tubes.low)}) cannot be above the highest (${show(b.tubes.high)}).` },
+  ({ boiler: b }) =>
+    b.form === 'locomotive' &&
+    b.fireboxWidth >= b.wrapperWidth && {
+      path: 'boiler.fireboxWidth',
+      sentence: `The firebox (${show(b.fireboxWidth)}) must be narrower than the wrapper around it (${show(b.wrapperWidth)}).`
+    },
+  ({ boiler: b }) =>
+    b.form === 'locomotive' &&
+    b.fireboxLength >= b.wrapperLength && {
+      path: 'boiler.fireboxLength',
+      sentence: `The firebox (${show(b.fireboxLength)}) must be shorter than the wrapper around it (${show(b.wrapperLength)}).`
+    },
+  ({ boiler: b }) =>
+    b.form === 'locomotive' &&
+    b.crown >= b.barrelDiameter && {
+      path: 'boiler.crown',
+      sentence: `The crown (${show(b.crown)}) must lie below the top of the boiler (${show(b.barrelDiameter)}).`
+    },
+  ({ boiler: b }) =>
+    b.form === 'locomotive' &&
+    b.wrapperWidth > b.barrelDiameter && {
+      path: 'boiler.wrapperWidth',
+      sentence: `Below the barrel’s centre the wrapper (${show(b.wrapperWidth)}) may not be wider than the barrel (${show(b.barrelDiameter)}).`
+    },
+  ({ boiler: b }) =>
+    b.form === 'vertical' &&
+    b.fireboxDiameter >= b.diameter && {
+      path: 'boiler.fireboxDiameter',
+      sentence: `The firebox (${show(b.fireboxDiameter)}) must be narrower than the shell (${show(b.diameter)}).`
+    },
+  ({ boiler: b }) =>
+    b.form === 'vertical' &&
+    b.fireboxHeight >= b.height && {
+      path: 'boiler.fireboxHeight',
+      sentence: `The crown (${show(b.fireboxHeight)}) must lie below the top of the shell (${show(b.height)}).`
+    },
+  ({ boiler: b }) =>
+    (b.form === 'locomotive' || b.form === 'horizontal') &&
+    b.tubes.low > b.tubes.high && {
+      path: 'boiler.tubes.low',
+      sentence: `The lowest row of tubes (${show(b.tubes.low)}) cannot be above the highest (${show(b.tubes.high)}).`
+    },
   ({ boiler: b }) => {
     if (b.form !== 'locomotive' && b.form !== 'horizontal') return false;
     const across = b.form === 'locomotive' ? b.barrelDiameter : b.diameter;
-    return b.tubes.count > 0 && b.tubes.high + b.tubes.diameter / 2 >= across && { path: 'boiler.tubes.high', sentence: `The highest tubes reach ${show(b.tubes.high + b.tubes.diameter / 2)}, which is outside a barrel of ${show(across)}.` };
+    return (
+      b.tubes.count > 0 &&
+      b.tubes.high + b.tubes.diameter / 2 >= across && {
+        path: 'boiler.tubes.high',
+        sentence: `The highest tubes reach ${show(b.tubes.high + b.tubes.diameter / 2)}, which is outside a barrel of ${show(across)}.`
+      }
+    );
   },
-  ({ boiler: b }) => !(boilerShape(b).total > 0) && { path: 'boiler', sentence: 'With these dimensions there is no room for water: the firebox and tubes fill the boiler.' },
+  ({ boiler: b }) =>
+    !(boilerShape(b).total > 0) && {
+      path: 'boiler',
+      sentence: 'With these dimensions there is no room for water: the firebox and tubes fill the boiler.'
+    },
   (f) => {
     const { heated, top } = boilerShape(f.boiler);
     for (const [i, g] of f.glasses.entries()) {
-      if (g.bottomNut <= heated) return { path: `glasses.${i}.bottomNut`, sentence: `The bottom nut (${show(g.bottomNut)}) must be above the highest heated plate or tube (${show(heated)}): otherwise the glass shows water while metal is dry.` };
-      if (g.topNut <= g.bottomNut) return { path: `glasses.${i}.topNut`, sentence: `The top nut (${show(g.topNut)}) must be above the bottom nut (${show(g.bottomNut)}).` };
-      if (g.topNut >= top) return { path: `glasses.${i}.topNut`, sentence: `The top nut (${show(g.topNut)}) must be below the inside top of the boiler (${show(top)}).` };
+      if (g.bottomNut <= heated)
+        return {
+          path: `glasses.${i}.bottomNut`,
+          sentence: `The bottom nut (${show(g.bottomNut)}) must be above the highest heated plate or tube (${show(heated)}): otherwise the glass shows water while metal is dry.`
+        };
+      if (g.topNut <= g.bottomNut)
+        return {
+          path: `glasses.${i}.topNut`,
+          sentence: `The top nut (${show(g.topNut)}) must be above the bottom nut (${show(g.bottomNut)}).`
+        };
+      if (g.topNut >= top)
+        return {
+          path: `glasses.${i}.topNut`,
+          sentence: `The top nut (${show(g.topNut)}) must be below the inside top of the boiler (${show(top)}).`
+        };
     }
     return false;
   },
-  (f) => f.levels.lowest >= f.levels.ceiling && { path: 'levels.lowest', sentence: 'The lowest running level must be under the highest level to leave with.' },
-  (f) => (f.levels.wanted < f.levels.lowest || f.levels.wanted > f.levels.ceiling) && { path: 'levels.wanted', sentence: 'The wanted level must lie between the lowest running level and the highest.' },
-  (f) => f.glasses.length === 0 && f.fill === null && { path: 'fill', sentence: 'An engine without a glass needs a measured fill: give the volume of water that goes in cold.' },
-  (f) => f.fill !== null && f.fill >= boilerShape(f.boiler).total && { path: 'fill', sentence: `The measured fill must be less than the boiler holds (${printText(boilerShape(f.boiler).total, 'volume', usualUnits)}).` },
-  (f) => f.glasses.length === 0 && f.feeds.every((x) => x.kind === 'bottle') && f.runLimit === null && { path: 'runLimit', sentence: 'An engine with no glass and no feed under pressure needs a longest run on one fill.' },
+  (f) =>
+    f.levels.lowest >= f.levels.ceiling && {
+      path: 'levels.lowest',
+      sentence: 'The lowest running level must be under the highest level to leave with.'
+    },
+  (f) =>
+    (f.levels.wanted < f.levels.lowest || f.levels.wanted > f.levels.ceiling) && {
+      path: 'levels.wanted',
+      sentence: 'The wanted level must lie between the lowest running level and the highest.'
+    },
+  (f) =>
+    f.glasses.length === 0 &&
+    f.fill === null && {
+      path: 'fill',
+      sentence: 'An engine without a glass needs a measured fill: give the volume of water that goes in cold.'
+    },
+  (f) =>
+    f.fill !== null &&
+    f.fill >= boilerShape(f.boiler).total && {
+      path: 'fill',
+      sentence: `The measured fill must be less than the boiler holds (${printText(boilerShape(f.boiler).total, 'volume', usualUnits)}).`
+    },
+  (f) =>
+    f.glasses.length === 0 &&
+    f.feeds.every((x) => x.kind === 'bottle') &&
+    f.runLimit === null && {
+      path: 'runLimit',
+      sentence: 'An engine with no glass and no feed under pressure needs a longest run on one fill.'
+    },
   (f) => {
     const i = f.safetyValves.findIndex((v) => v.set > f.workingPressure * 1.1);
-    return i >= 0 && { path: `safetyValves.${i}.set`, sentence: `A safety valve set more than a tenth above the working pressure (${printText(f.workingPressure, 'pressure', usualUnits)}) cannot protect the boiler.` };
+    return (
+      i >= 0 && {
+        path: `safetyValves.${i}.set`,
+        sentence: `A safety valve set more than a tenth above the working pressure (${printText(f.workingPressure, 'pressure', usualUnits)}) cannot protect the boiler.`
+      }
+    );
   }
 ];
 

@@ -52,7 +52,9 @@ export interface BoilerShape {
   readonly volume: (height: number) => number;
 }
 
-const partsOf: { [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => { parts: Part[]; bottom: number; top: number; heated: number } } = {
+const partsOf: {
+  [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => { parts: Part[]; bottom: number; top: number; heated: number };
+} = {
   locomotive: (b) => {
     const r = b.barrelDiameter / 2;
     return {

@@ -115,7 +115,11 @@ export function startingLevel(fitOut: FitOut, between: Between = {}): Worked {
           { name: 'used before the first feed', value: between.used ?? 0, kind: 'mass', from: 'rule of the club' },
           { name: 'fed in', value: between.added ?? 0, kind: 'mass', from: 'rule of the club' }
         ],
-        result: { name: 'weight of water and steam', value: water / s.vf + steam + (between.used ?? 0) - (between.added ?? 0), kind: 'mass' }
+        result: {
+          name: 'weight of water and steam',
+          value: water / s.vf + steam + (between.used ?? 0) - (between.added ?? 0),
+          kind: 'mass'
+        }
       },
       {
         formula: 'cold volume = weight × volume of a kilogram of cold water; the glass follows from the boiler’s shape',

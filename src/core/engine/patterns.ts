@@ -31,14 +31,29 @@ const feed = (name: string, kind: FeedOf['kind'], rate: number, from = 0, more: 
   plumbed: true,
   ...more
 });
-const oil = (point: string, kind: FitOut['lubrication'][number]['kind'], grade: 'steam' | 'motion' | 'grease' = 'motion', every = 120): FitOut['lubrication'][number] => ({
+const oil = (
+  point: string,
+  kind: FitOut['lubrication'][number]['kind'],
+  grade: 'steam' | 'motion' | 'grease' = 'motion',
+  every = 120
+): FitOut['lubrication'][number] => ({
   point,
   kind,
   oil: grade,
   every: minutes(every)
 });
-const valve = (set: number, type: FitOut['safetyValves'][number]['type'] = 'spring', unscrewsToFill = false) => ({ set: psi(set), type, unscrewsToFill });
-const glass = (bottom: number, top: number, more = {}) => ({ bottomNut: mm(bottom), topNut: mm(top), blowThrough: true, sharesSteam: false, ...more });
+const valve = (set: number, type: FitOut['safetyValves'][number]['type'] = 'spring', unscrewsToFill = false) => ({
+  set: psi(set),
+  type,
+  unscrewsToFill
+});
+const glass = (bottom: number, top: number, more = {}) => ({
+  bottomNut: mm(bottom),
+  topNut: mm(top),
+  blowThrough: true,
+  sharesSteam: false,
+  ...more
+});
 
 const coal: Fire<'solid'> = {
   with: 'solid',
@@ -131,7 +146,16 @@ export const patterns: readonly Pattern[] = [
         oil('Eccentrics and links', 'hand'),
         oil('Slide bars', 'cup', 'motion', 60)
       ],
-      cylinders: { count: 2, bore: mm(76), stroke: mm(114), doubleActing: true, oscillating: false, drains: 'hand', valveGear: 'link motion', reverser: 'lever' },
+      cylinders: {
+        count: 2,
+        bore: mm(76),
+        stroke: mm(114),
+        doubleActing: true,
+        oscillating: false,
+        drains: 'hand',
+        valveGear: 'link motion',
+        reverser: 'lever'
+      },
       brakes: [
         { kind: 'hand', isolator: false },
         { kind: 'steam', isolator: true }
@@ -182,7 +206,16 @@ export const patterns: readonly Pattern[] = [
         oil('Eccentrics and pump', 'hand'),
         oil('Tender axles', 'cup', 'motion', 240)
       ],
-      cylinders: { count: 2, bore: mm(38), stroke: mm(57), doubleActing: true, oscillating: false, drains: 'hand', valveGear: 'link motion', reverser: 'lever' },
+      cylinders: {
+        count: 2,
+        bore: mm(38),
+        stroke: mm(57),
+        doubleActing: true,
+        oscillating: false,
+        drains: 'hand',
+        valveGear: 'link motion',
+        reverser: 'lever'
+      },
       brakes: [{ kind: 'hand', isolator: false }],
       water: { kind: 'rain', treatment: 'tank' },
       comesOff: 'Tender, chimney cap'
@@ -218,8 +251,22 @@ export const patterns: readonly Pattern[] = [
       fire: { ...coal, grateLength: mm(82), grateWidth: mm(60), adapter: mm(19), blower: psi(25) },
       feeds: [feed('Crosshead pump', 'crosshead pump', 4), feed('Hand pump', 'hand pump', 6)],
       tanks: [{ name: 'Side tanks', capacity: litres(1.6), balanced: true, gauge: false }],
-      lubrication: [oil('Cylinders and valves', 'displacement', 'steam', 60), oil('Axleboxes', 'hand', 'motion', 90), oil('Rods, both ends', 'hand', 'motion', 90), oil('Crosshead and pump', 'hand', 'motion', 90)],
-      cylinders: { count: 2, bore: mm(28), stroke: mm(40), doubleActing: true, oscillating: false, drains: 'chest', valveGear: 'slip eccentric', reverser: 'lever' },
+      lubrication: [
+        oil('Cylinders and valves', 'displacement', 'steam', 60),
+        oil('Axleboxes', 'hand', 'motion', 90),
+        oil('Rods, both ends', 'hand', 'motion', 90),
+        oil('Crosshead and pump', 'hand', 'motion', 90)
+      ],
+      cylinders: {
+        count: 2,
+        bore: mm(28),
+        stroke: mm(40),
+        doubleActing: true,
+        oscillating: false,
+        drains: 'chest',
+        valveGear: 'slip eccentric',
+        reverser: 'lever'
+      },
       brakes: [],
       water: { kind: 'distilled', treatment: 'none' }
     }
@@ -247,7 +294,16 @@ export const patterns: readonly Pattern[] = [
       feeds: [feed('Filler plug, syringe', 'bottle', 0, 0)],
       tanks: [],
       lubrication: [oil('Cylinders', 'displacement', 'steam', 20), oil('Axles and rods', 'hand', 'motion', 20)],
-      cylinders: { count: 2, bore: mm(14), stroke: mm(16), doubleActing: true, oscillating: false, drains: 'none', valveGear: '', reverser: 'lever' },
+      cylinders: {
+        count: 2,
+        bore: mm(14),
+        stroke: mm(16),
+        doubleActing: true,
+        oscillating: false,
+        drains: 'none',
+        valveGear: '',
+        reverser: 'lever'
+      },
       brakes: [],
       water: { kind: 'distilled', treatment: 'none' }
     }
@@ -282,7 +338,17 @@ export const patterns: readonly Pattern[] = [
       fusiblePlug: true,
       blowDown: true,
       mudholes: 4,
-      fire: { ...coal, start: 'kindling', grateLength: mm(236), grateWidth: mm(182), damper: true, ashpan: 'fixed', adapter: mm(102), blower: psi(20), draught: 'fan' },
+      fire: {
+        ...coal,
+        start: 'kindling',
+        grateLength: mm(236),
+        grateWidth: mm(182),
+        damper: true,
+        ashpan: 'fixed',
+        adapter: mm(102),
+        blower: psi(20),
+        draught: 'fan'
+      },
       feeds: [feed('Crankshaft pump', 'crankshaft pump', 32), feed('Injector', 'injector', 80, 50)],
       tanks: [{ name: 'Tender tank', capacity: litres(58), balanced: false, gauge: false }],
       lubrication: [
@@ -295,7 +361,16 @@ export const patterns: readonly Pattern[] = [
         oil('Steering worm and chains', 'hand', 'grease', 240),
         oil('Roll and hub bearings', 'hand', 'grease', 240)
       ],
-      cylinders: { count: 1, bore: mm(83), stroke: mm(127), doubleActing: true, oscillating: false, drains: 'hand', valveGear: 'link motion', reverser: 'lever' },
+      cylinders: {
+        count: 1,
+        bore: mm(83),
+        stroke: mm(127),
+        doubleActing: true,
+        oscillating: false,
+        drains: 'hand',
+        valveGear: 'link motion',
+        reverser: 'lever'
+      },
       drive: 'gears',
       brakes: [{ kind: 'hand', isolator: false }],
       lamps: true,
@@ -335,7 +410,18 @@ export const patterns: readonly Pattern[] = [
       blowDown: true,
       manholes: 1,
       mudholes: 8,
-      fire: { ...coal, start: 'wood', grateLength: mm(710), grateWidth: mm(600), damper: true, ashpan: 'fixed', draught: 'none', adapter: null, blower: psi(25), gratePieces: 14 },
+      fire: {
+        ...coal,
+        start: 'wood',
+        grateLength: mm(710),
+        grateWidth: mm(600),
+        damper: true,
+        ashpan: 'fixed',
+        draught: 'none',
+        adapter: null,
+        blower: psi(25),
+        gratePieces: 14
+      },
       feeds: [feed('Crankshaft pump', 'crankshaft pump', 380), feed('Injector', 'injector', 700, 40)],
       tanks: [{ name: 'Tender tank', capacity: litres(680), balanced: false, gauge: false }],
       lubrication: [
@@ -349,7 +435,16 @@ export const patterns: readonly Pattern[] = [
         oil('Steering worm and chains', 'hand', 'grease', 240),
         oil('Hubs', 'cup', 'motion', 240)
       ],
-      cylinders: { count: 1, bore: mm(210), stroke: mm(305), doubleActing: true, oscillating: false, drains: 'hand', valveGear: 'link motion', reverser: 'lever' },
+      cylinders: {
+        count: 1,
+        bore: mm(210),
+        stroke: mm(305),
+        doubleActing: true,
+        oscillating: false,
+        drains: 'hand',
+        valveGear: 'link motion',
+        reverser: 'lever'
+      },
       drive: 'gears',
       brakes: [{ kind: 'hand', isolator: false }],
       lamps: true,
@@ -370,7 +465,15 @@ export const patterns: readonly Pattern[] = [
       size: 'medium',
       mass: 140,
       workingPressure: psi(60),
-      boiler: { form: 'vertical', diameter: mm(270), height: mm(560), fireboxDiameter: mm(225), fireboxHeight: mm(200), tubeCount: 40, tubeDiameter: mm(20) },
+      boiler: {
+        form: 'vertical',
+        diameter: mm(270),
+        height: mm(560),
+        fireboxDiameter: mm(225),
+        fireboxHeight: mm(200),
+        tubeCount: 40,
+        tubeDiameter: mm(20)
+      },
       shell: { material: 'steel', joints: 'welded', metal: 68, lagged: true },
       glasses: [glass(330, 470)],
       safetyValves: [valve(60)],
@@ -378,8 +481,21 @@ export const patterns: readonly Pattern[] = [
       fire: { with: 'gas', burners: 2, litAt: 'burner face', canister: 11, power: 9000, gasRegulator: true },
       feeds: [feed('Hand pump', 'hand pump', 20), feed('Engine pump', 'crankshaft pump', 14)],
       tanks: [{ name: 'Condensate tank', capacity: litres(40), balanced: false, gauge: true }],
-      lubrication: [oil('Cylinder', 'sight feed', 'steam', 60), oil('Main bearings', 'wick', 'motion', 120), oil('Scoop wheel shaft', 'cup', 'grease', 240)],
-      cylinders: { count: 1, bore: mm(64), stroke: mm(90), doubleActing: true, oscillating: false, drains: 'hand', valveGear: 'slip eccentric', reverser: 'none' },
+      lubrication: [
+        oil('Cylinder', 'sight feed', 'steam', 60),
+        oil('Main bearings', 'wick', 'motion', 120),
+        oil('Scoop wheel shaft', 'cup', 'grease', 240)
+      ],
+      cylinders: {
+        count: 1,
+        bore: mm(64),
+        stroke: mm(90),
+        doubleActing: true,
+        oscillating: false,
+        drains: 'hand',
+        valveGear: 'slip eccentric',
+        reverser: 'none'
+      },
       exhaust: 'condensate',
       brakes: [],
       water: { kind: 'softened', treatment: 'boiler' }
@@ -407,7 +523,16 @@ export const patterns: readonly Pattern[] = [
       feeds: [feed('Bottle, cold', 'bottle', 0)],
       tanks: [],
       lubrication: [oil('Port faces', 'hand', 'steam', 15), oil('Crank and bearings', 'hand', 'motion', 30)],
-      cylinders: { count: 1, bore: mm(16), stroke: mm(22), doubleActing: false, oscillating: true, drains: 'none', valveGear: '', reverser: 'none' },
+      cylinders: {
+        count: 1,
+        bore: mm(16),
+        stroke: mm(22),
+        doubleActing: false,
+        oscillating: true,
+        drains: 'none',
+        valveGear: '',
+        reverser: 'none'
+      },
       exhaust: 'tray',
       brakes: [],
       water: { kind: 'distilled', treatment: 'none' }
@@ -433,7 +558,16 @@ export const patterns: readonly Pattern[] = [
       feeds: [feed('Syringe, cold', 'bottle', 0)],
       tanks: [],
       lubrication: [oil('Cylinders', 'displacement', 'steam', 25), oil('Crank and bearings', 'hand', 'motion', 25)],
-      cylinders: { count: 2, bore: mm(14), stroke: mm(14), doubleActing: true, oscillating: false, drains: 'none', valveGear: '', reverser: 'lever' },
+      cylinders: {
+        count: 2,
+        bore: mm(14),
+        stroke: mm(14),
+        doubleActing: true,
+        oscillating: false,
+        drains: 'none',
+        valveGear: '',
+        reverser: 'lever'
+      },
       exhaust: 'separator',
       brakes: [],
       water: { kind: 'distilled', treatment: 'none' }
@@ -463,7 +597,16 @@ export const patterns: readonly Pattern[] = [
       feeds: [feed('Filler, cold', 'bottle', 0)],
       tanks: [],
       lubrication: [oil('Port face', 'hand', 'steam', 9), oil('Crank and bearings', 'hand', 'motion', 9)],
-      cylinders: { count: 1, bore: mm(9), stroke: mm(14), doubleActing: false, oscillating: true, drains: 'none', valveGear: '', reverser: 'none' },
+      cylinders: {
+        count: 1,
+        bore: mm(9),
+        stroke: mm(14),
+        doubleActing: false,
+        oscillating: true,
+        drains: 'none',
+        valveGear: '',
+        reverser: 'none'
+      },
       exhaust: 'tray',
       brakes: [],
       water: { kind: 'distilled', treatment: 'none' }

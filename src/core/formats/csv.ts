@@ -14,13 +14,41 @@ export const columns: readonly { name: string; means: string; of: (entry: KeptEn
   { name: 'by', means: 'who made it', of: (e) => e.by },
   { name: 'source', means: 'person, device or practice', of: (e) => e.source },
   { name: 'kind', means: 'kind of entry', of: (e) => e.kind },
-  { name: 'said', means: 'the entry in words, in psi, °C, litres and kilograms', of: (e, log) => printMarks(say(e, usualUnits, log.context.procedure), usualUnits).replace(/\u2009/g, ' ') },
-  { name: 'pressure_kpa', means: 'gauge pressure, kPa; empty when not read', of: (e) => round(reading(e).pressure === undefined ? undefined : reading(e).pressure! / 1000, 3) },
-  { name: 'pressure_psi', means: 'the same, psi', of: (e) => round(reading(e).pressure === undefined ? undefined : fromSi(reading(e).pressure!, 'pressure', 'psi'), 2) },
-  { name: 'glass', means: 'fraction of the gauge glass, 0 to 1, or “bottom nut”, “top nut”, “not seen”', of: (e) => reading(e).glass ?? '' },
-  { name: 'glass_number', means: 'which glass: 1 or 2; empty when no glass was read', of: (e) => (reading(e).glass === undefined ? '' : (reading(e).glassNumber ?? 1)) },
-  { name: 'glass_at_kpa', means: 'gauge pressure at which the glass was read, kPa; empty when not known', of: (e) => round(reading(e).glassAt == null ? undefined : reading(e).glassAt! / 1000, 3) },
-  { name: 'temperature_c', means: 'temperature, °C', of: (e) => round(reading(e).temperature === undefined ? undefined : reading(e).temperature! - 273.15, 2) },
+  {
+    name: 'said',
+    means: 'the entry in words, in psi, °C, litres and kilograms',
+    of: (e, log) => printMarks(say(e, usualUnits, log.context.procedure), usualUnits).replace(/\u2009/g, ' ')
+  },
+  {
+    name: 'pressure_kpa',
+    means: 'gauge pressure, kPa; empty when not read',
+    of: (e) => round(reading(e).pressure === undefined ? undefined : reading(e).pressure! / 1000, 3)
+  },
+  {
+    name: 'pressure_psi',
+    means: 'the same, psi',
+    of: (e) => round(reading(e).pressure === undefined ? undefined : fromSi(reading(e).pressure!, 'pressure', 'psi'), 2)
+  },
+  {
+    name: 'glass',
+    means: 'fraction of the gauge glass, 0 to 1, or “bottom nut”, “top nut”, “not seen”',
+    of: (e) => reading(e).glass ?? ''
+  },
+  {
+    name: 'glass_number',
+    means: 'which glass: 1 or 2; empty when no glass was read',
+    of: (e) => (reading(e).glass === undefined ? '' : (reading(e).glassNumber ?? 1))
+  },
+  {
+    name: 'glass_at_kpa',
+    means: 'gauge pressure at which the glass was read, kPa; empty when not known',
+    of: (e) => round(reading(e).glassAt == null ? undefined : reading(e).glassAt! / 1000, 3)
+  },
+  {
+    name: 'temperature_c',
+    means: 'temperature, °C',
+    of: (e) => round(reading(e).temperature === undefined ? undefined : reading(e).temperature! - 273.15, 2)
+  },
   { name: 'tank', means: 'share of the tank, 0 to 1', of: (e) => reading(e).tank ?? '' },
   { name: 'strikes', means: 'id of the entry that this one strikes out', of: (e) => e.strikes ?? '' },
   { name: 'struck', means: 'true when a later entry has struck this one out', of: (e, log) => log.struck.has(e.id) },

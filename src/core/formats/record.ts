@@ -35,11 +35,18 @@ const step = Joi.object({
   how: Joi.string().allow('').max(2000).required(),
   why: Joi.string().allow('').max(2000).required(),
   caution: Joi.string().max(1000),
-  gates: Joi.array().items(Joi.object({ kind: words(40) }).unknown()).max(20).required(),
+  gates: Joi.array()
+    .items(Joi.object({ kind: words(40) }).unknown())
+    .max(20)
+    .required(),
   needs: Joi.array().items(Joi.string().max(60)).max(40).required(),
   evidence: Joi.valid('tick', 'glass reading', 'pressure reading', 'lift', 'count', 'initials').required(),
-  opens: Joi.array().items(Joi.valid(...thingKeys)).required(),
-  closes: Joi.array().items(Joi.valid(...thingKeys)).required(),
+  opens: Joi.array()
+    .items(Joi.valid(...thingKeys))
+    .required(),
+  closes: Joi.array()
+    .items(Joi.valid(...thingKeys))
+    .required(),
   act: Joi.valid('heat', 'light', 'admit steam', 'move', 'leave'),
   sees: Joi.string().max(60),
   chore: Joi.boolean().required(),
@@ -79,7 +86,8 @@ const sentenceOf = ({ type, message, path, context }: Joi.ValidationErrorItem): 
   const where = path.join('.') || 'document';
   if (type === 'any.required') return `${where} is missing.`;
   if (type === 'object.unknown') return `${where} is not known in a Joram record: check its spelling.`;
-  if (type === 'any.only') return `${where} must be ${context?.valids?.length === 1 ? `“${context.valids[0]}”` : `one of ${(context?.valids ?? []).slice(0, 20).join(', ')}`}.`;
+  if (type === 'any.only')
+    return `${where} must be ${context?.valids?.length === 1 ? `“${context.valids[0]}”` : `one of ${(context?.valids ?? []).slice(0, 20).join(', ')}`}.`;
   return `${where} ${message.replace(/^"[^"]*" /, '')}.`;
 };
 
@@ -90,19 +98,28 @@ const sentenceOf = ({ type, message, path, context }: Joi.ValidationErrorItem): 
 export function checkRecord(document: unknown): { record: RecordDocument } | { problems: Problem[] } {
   const { error } = recordSchema.validate(document, { abortEarly: false, convert: false });
   // Times arrive as text; Joi's date accepts them only when it may convert, so entries are checked with it on.
-  const problems = (error?.details ?? []).filter((d) => !/^entries\.\d+\.at$/.test(d.path.join('.'))).map((d) => ({ path: d.path.join('.'), sentence: sentenceOf(d) }));
+  const problems = (error?.details ?? [])
+    .filter((d) => !/^entries\.\d+\.at$/.test(d.path.join('.')))
+    .map((d) => ({ path: d.path.join('.'), sentence: sentenceOf(d) }));
   const record = document as RecordDocument;
   if (problems.length === 0) {
     record.entries.forEach((entry, i) => {
-      if (typeof entry.at !== 'string' || Number.isNaN(Date.parse(entry.at)) || !/^\d{4}-\d\d-\d\dT/.test(entry.at)) problems.push({ path: `entries.${i}.at`, sentence: `entries.${i}.at is not a time: write it as 2026-06-13T10:31:00.000Z.` });
+      if (typeof entry.at !== 'string' || Number.isNaN(Date.parse(entry.at)) || !/^\d{4}-\d\d-\d\dT/.test(entry.at))
+        problems.push({ path: `entries.${i}.at`, sentence: `entries.${i}.at is not a time: write it as 2026-06-13T10:31:00.000Z.` });
     });
     const fitOut = checkFitOut(record.fitOut);
     if ('problems' in fitOut) problems.push(...fitOut.problems.map((p) => ({ path: `fitOut.${p.path}`, sentence: p.sentence })));
     const seen = new Set<string>();
-    record.entries.forEach(({ id }, i) => (seen.has(id) ? problems.push({ path: `entries.${i}.id`, sentence: `Entry ${i} has the id of an earlier one.` }) : seen.add(id)));
+    record.entries.forEach(({ id }, i) =>
+      seen.has(id) ? problems.push({ path: `entries.${i}.id`, sentence: `Entry ${i} has the id of an earlier one.` }) : seen.add(id)
+    );
   }
   return problems.length ? { problems: problems.slice(0, 20) } : { record };
 }
 
 /** Makes the document. Entries stand in the order of the log. */
-export const recordDocument = (parts: Omit<RecordDocument, 'format'>): RecordDocument => ({ format: 'joram.record/1', ...parts, entries: [...parts.entries].sort(inOrder) });
+export const recordDocument = (parts: Omit<RecordDocument, 'format'>): RecordDocument => ({
+  format: 'joram.record/1',
+  ...parts,
+  entries: [...parts.entries].sort(inOrder)
+});

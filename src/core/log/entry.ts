@@ -20,7 +20,13 @@ export interface Bodies {
     /** Share of the tank, 0 to 1 */ tank?: number;
   };
   fire: { act: 'light' | 'fuel on' | 'rake' | 'thin' | 'drop' | 'out'; fuel?: string; /** kg */ amount?: number };
-  feed: { feed: string; on: boolean; /** where the water goes, never which way a handle stands */ to?: 'boiler' | 'tank' | 'both'; /** m³ */ volume?: number; proven?: boolean };
+  feed: {
+    feed: string;
+    on: boolean;
+    /** where the water goes, never which way a handle stands */ to?: 'boiler' | 'tank' | 'both';
+    /** m³ */ volume?: number;
+    proven?: boolean;
+  };
   valve: { valve: Valve; /** 0 shut to 1 fully open */ open: number };
   tick: { step: string; outcome: 'done' | 'skipped'; reason?: string; initials?: string };
   oil: { what: string };
@@ -77,8 +83,18 @@ export const bodySchemas: Record<Kind, Joi.ObjectSchema> = {
     .or('pressure', 'glass', 'temperature', 'draught', 'tank')
     .with('glass', 'glassAt')
     .with('glassNumber', 'glass'),
-  fire: Joi.object({ act: Joi.valid('light', 'fuel on', 'rake', 'thin', 'drop', 'out').required(), fuel: words(40), amount: Joi.number().min(0).max(2000) }),
-  feed: Joi.object({ feed: words(40).required(), on: Joi.boolean().required(), to: Joi.valid('boiler', 'tank', 'both'), volume: Joi.number().min(0).max(10), proven: Joi.boolean() }),
+  fire: Joi.object({
+    act: Joi.valid('light', 'fuel on', 'rake', 'thin', 'drop', 'out').required(),
+    fuel: words(40),
+    amount: Joi.number().min(0).max(2000)
+  }),
+  feed: Joi.object({
+    feed: words(40).required(),
+    on: Joi.boolean().required(),
+    to: Joi.valid('boiler', 'tank', 'both'),
+    volume: Joi.number().min(0).max(10),
+    proven: Joi.boolean()
+  }),
   valve: Joi.object({ valve: Joi.valid(...valves).required(), open: Joi.number().min(0).max(1).required() }),
   tick: Joi.object({
     step: words(60).required(),
@@ -111,7 +127,9 @@ export const entrySchema = Joi.object({
   at: instant.required(),
   source: Joi.valid('person', 'device', 'practice').default('person'),
   strikes: Joi.string().uuid().when('kind', { is: 'strike', then: Joi.required() }),
-  body: Joi.object().required().when('kind', { switch: kinds.map((kind) => ({ is: kind, then: bodySchemas[kind] })) }),
+  body: Joi.object()
+    .required()
+    .when('kind', { switch: kinds.map((kind) => ({ is: kind, then: bodySchemas[kind] })) }),
   by: Joi.string().trim().max(120)
 });
 
@@ -138,7 +156,11 @@ export function checkEntry(document: unknown): { entry: Omit<Entry, 'by'> & { by
     const detail = error.details[0]!;
     const field = detail.path.join('.') || 'entry';
     const limit = detail.context?.limit;
-    const tail = readable[detail.type] ?? (limit !== undefined ? `must be ${/min/.test(detail.type) ? 'at least' : 'at most'} ${limit}${detail.type.startsWith('string') ? ' characters' : ''}` : detail.message.replace(/^".*?" /, ''));
+    const tail =
+      readable[detail.type] ??
+      (limit !== undefined
+        ? `must be ${/min/.test(detail.type) ? 'at least' : 'at most'} ${limit}${detail.type.startsWith('string') ? ' characters' : ''}`
+        : detail.message.replace(/^".*?" /, ''));
     return { field, sentence: `The entry’s ${field} ${tail}.` };
   }
   return { entry: { ...value, at: (value.at as Date).toISOString() } };

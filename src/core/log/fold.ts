@@ -49,16 +49,25 @@ type Apply<K extends Kind> = (state: State, entry: EntryOf<K>, context: Context)
 const apply: { [K in Kind]: Apply<K> } = {
   reading: (state, { body, at }) => ({
     ...state,
-    ...(body.pressure === undefined ? {} : { pressure: { value: body.pressure, at }, ...(state.highest && state.highest.value >= body.pressure ? {} : { highest: { value: body.pressure, at } }) }),
-    ...(body.glass === undefined ? {} : { [body.glassNumber === 2 ? 'secondGlass' : 'glass']: { value: body.glass, at, pressure: body.glassAt ?? null } }),
+    ...(body.pressure === undefined
+      ? {}
+      : {
+          pressure: { value: body.pressure, at },
+          ...(state.highest && state.highest.value >= body.pressure ? {} : { highest: { value: body.pressure, at } })
+        }),
+    ...(body.glass === undefined
+      ? {}
+      : { [body.glassNumber === 2 ? 'secondGlass' : 'glass']: { value: body.glass, at, pressure: body.glassAt ?? null } }),
     ...(body.temperature === undefined ? {} : { temperature: { value: body.temperature, at } }),
     ...(body.tank === undefined ? {} : { tank: { value: body.tank, at } })
   }),
   fire: (state, entry) => {
     const { body, at } = entry;
     if (body.act === 'light') return { ...state, fire: lit(state, at), open: opened(state, ['fire'], entry) };
-    if (body.act === 'drop' || body.act === 'out') return { ...state, fire: { ...state.fire, outAt: at }, open: closed(state.open, ['fire']), seen: { ...state.seen, 'fire out': at } };
-    if (body.act === 'fuel on') return { ...state, fire: { ...state.fire, fuelAt: at, rounds: state.fire.rounds + 1, fuel: state.fire.fuel + (body.amount ?? 0) } };
+    if (body.act === 'drop' || body.act === 'out')
+      return { ...state, fire: { ...state.fire, outAt: at }, open: closed(state.open, ['fire']), seen: { ...state.seen, 'fire out': at } };
+    if (body.act === 'fuel on')
+      return { ...state, fire: { ...state.fire, fuelAt: at, rounds: state.fire.rounds + 1, fuel: state.fire.fuel + (body.amount ?? 0) } };
     return state;
   },
   feed: (state, { body, at }) => {
@@ -67,7 +76,10 @@ const apply: { [K in Kind]: Apply<K> } = {
     return {
       ...state,
       fed: state.fed + (body.volume ?? 0),
-      feeds: { ...state.feeds, [body.feed]: { on: body.on, ...(to ? { to } : {}), since: at, proven: (before?.proven ?? false) || (body.proven ?? false) } }
+      feeds: {
+        ...state.feeds,
+        [body.feed]: { on: body.on, ...(to ? { to } : {}), since: at, proven: (before?.proven ?? false) || (body.proven ?? false) }
+      }
     };
   },
   valve: (state, entry) => {
@@ -82,7 +94,10 @@ const apply: { [K in Kind]: Apply<K> } = {
     const done = outcome === 'done';
     const next: State = {
       ...state,
-      steps: { ...state.steps, [key]: { outcome, at: entry.at, by: entry.by, ...(reason ? { reason } : {}), ...(initials ? { initials } : {}) } },
+      steps: {
+        ...state.steps,
+        [key]: { outcome, at: entry.at, by: entry.by, ...(reason ? { reason } : {}), ...(initials ? { initials } : {}) }
+      },
       ...(done ? { open: opened({ ...state, open: closed(state.open, step.closes) }, step.opens, entry) } : {}),
       ...(done && step.sees ? { seen: { ...state.seen, [step.sees]: entry.at } } : {}),
       ...(done && step.act === 'light' ? { fire: lit(state, entry.at) } : {}),
@@ -93,14 +108,25 @@ const apply: { [K in Kind]: Apply<K> } = {
   oil: (state, { at }) => ({ ...state, oiledAt: at }),
   lift: (state, { body, at }) => ({ ...state, lifts: [...state.lifts, { ...body, at }] }),
   test: (state) => state,
-  observation: (state, { body, at }) => ({ ...state, seen: { ...state.seen, [body.seen]: at }, ...(body.seen === 'fire out' ? { fire: { ...state.fire, outAt: at }, open: closed(state.open, ['fire']) } : {}) }),
-  thing: (state, entry) => ({ ...state, open: entry.body.open ? opened(state, [entry.body.thing], entry) : closed(state.open, [entry.body.thing]) }),
+  observation: (state, { body, at }) => ({
+    ...state,
+    seen: { ...state.seen, [body.seen]: at },
+    ...(body.seen === 'fire out' ? { fire: { ...state.fire, outAt: at }, open: closed(state.open, ['fire']) } : {})
+  }),
+  thing: (state, entry) => ({
+    ...state,
+    open: entry.body.open ? opened(state, [entry.body.thing], entry) : closed(state.open, [entry.body.thing])
+  }),
   fault: (state, { id, body, at, by }) => ({ ...state, faults: [...state.faults, { id, ...body, at, by }] }),
   note: (state) => state,
   handover: (state, { body }) => ({ ...state, keeper: body.to }),
   phase: (state, { body, at }) => (body.phase === state.phase ? state : { ...state, phase: body.phase, phaseSince: at }),
   override: (state, { body, by, at }) => ({ ...state, override: { ...body, by, at } }),
-  sign: (state, { body, at, by }) => ({ ...state, signatures: [...state.signatures, { ...body, at, by }], ...(body.as === 'keeper' ? { endedAt: at } : {}) }),
+  sign: (state, { body, at, by }) => ({
+    ...state,
+    signatures: [...state.signatures, { ...body, at, by }],
+    ...(body.as === 'keeper' ? { endedAt: at } : {})
+  }),
   strike: (state) => state
 };
 
@@ -165,7 +191,13 @@ function refold(log: Log, entries: readonly Entry[], from: number): Log {
   // Striking a strike brings its target back: begin no later than the first entry whose standing changed.
   let begin = from;
   if (struck.size !== log.struck.size || [...struck].some((id) => !log.struck.has(id)))
-    begin = Math.min(begin, Math.max(0, entries.findIndex((e) => struck.has(e.id) !== log.struck.has(e.id))));
+    begin = Math.min(
+      begin,
+      Math.max(
+        0,
+        entries.findIndex((e) => struck.has(e.id) !== log.struck.has(e.id))
+      )
+    );
   if (begin === entries.length - 1 && log.entries.length === begin) {
     // The common case: one entry at the end, nothing else changed.
     const marks = begin % stride === 0 ? [...log.marks, log.state] : log.marks;

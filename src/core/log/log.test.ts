@@ -3,13 +3,34 @@ import { describe, expect, it } from 'vitest';
 import { patterns } from '../engine';
 import { compose } from '../procedure';
 import { psi, usualUnits } from '../units';
-import { add, type Bodies, checkEntry, type Context, type Entry, fold, glassReading, inOrder, type Kind, type Log, quickLine, say } from '.';
+import {
+  add,
+  type Bodies,
+  checkEntry,
+  type Context,
+  type Entry,
+  fold,
+  glassReading,
+  inOrder,
+  type Kind,
+  type Log,
+  quickLine,
+  say
+} from '.';
 
 const fitOut = patterns.find((p) => p.fitOut.name === 'Little Bittern')!.fitOut;
 const context: Context = { fitOut, procedure: compose(fitOut), keeper: 'Wenna Thrale' };
 const t0 = Date.parse('2026-06-13T09:00:00.000Z');
 const entry = <K extends Kind>(n: number, kind: K, body: Bodies[K], strikes?: number): Entry =>
-  ({ id: id(n), kind, body, at: new Date(t0 + n * 1000).toISOString(), by: 'Wenna Thrale', source: 'person', ...(strikes === undefined ? {} : { strikes: id(strikes) }) }) as Entry;
+  ({
+    id: id(n),
+    kind,
+    body,
+    at: new Date(t0 + n * 1000).toISOString(),
+    by: 'Wenna Thrale',
+    source: 'person',
+    ...(strikes === undefined ? {} : { strikes: id(strikes) })
+  }) as Entry;
 const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 
 /** Entries of many kinds, with times that collide and strikes that may strike strikes. */
@@ -39,7 +60,11 @@ const anyEntries = fc
         ['reading', { pressure: psi(50) }]
       ];
       const [kind, body] = made[pick]!;
-      return { ...entry(i, kind, body as never), at: new Date(t0 + second * 1000).toISOString(), ...(pick >= 8 ? { strikes: id(target % rows.length) } : {}) } as Entry;
+      return {
+        ...entry(i, kind, body as never),
+        at: new Date(t0 + second * 1000).toISOString(),
+        ...(pick >= 8 ? { strikes: id(target % rows.length) } : {})
+      } as Entry;
     })
   );
 
@@ -47,7 +72,10 @@ describe('the fold', () => {
   it('does not depend on the order of arrival', () => {
     fc.assert(
       fc.property(anyEntries, fc.infiniteStream(fc.nat()), (entries, chance) => {
-        const shuffled = entries.map((e) => [chance.next().value as number, e] as const).sort((a, b) => a[0] - b[0]).map(([, e]) => e);
+        const shuffled = entries
+          .map((e) => [chance.next().value as number, e] as const)
+          .sort((a, b) => a[0] - b[0])
+          .map(([, e]) => e);
         expect(fold(context, shuffled).state).toEqual(fold(context, entries).state);
       })
     );
@@ -56,7 +84,10 @@ describe('the fold', () => {
   it('adding one at a time, in any order and twice, gives the same as folding all', () => {
     fc.assert(
       fc.property(anyEntries, fc.infiniteStream(fc.nat()), (entries, chance) => {
-        const shuffled = entries.map((e) => [chance.next().value as number, e] as const).sort((a, b) => a[0] - b[0]).map(([, e]) => e);
+        const shuffled = entries
+          .map((e) => [chance.next().value as number, e] as const)
+          .sort((a, b) => a[0] - b[0])
+          .map(([, e]) => e);
         const added = [...shuffled, ...shuffled.slice(0, 5)].reduce<Log>(add, fold(context, []));
         const full = fold(context, entries);
         expect(added.entries).toEqual([...entries].sort(inOrder));
@@ -75,10 +106,18 @@ describe('the fold', () => {
   });
 
   it('keeps what is open until it is closed, by step, by valve or by name', () => {
-    const opened = fold(context, [entry(1, 'tick', { step: 'plug-in', outcome: 'done' }), entry(2, 'valve', { valve: 'drains', open: 1 }), entry(3, 'tick', { step: 'match', outcome: 'done' })]);
+    const opened = fold(context, [
+      entry(1, 'tick', { step: 'plug-in', outcome: 'done' }),
+      entry(2, 'valve', { valve: 'drains', open: 1 }),
+      entry(3, 'tick', { step: 'match', outcome: 'done' })
+    ]);
     expect(Object.keys(opened.state.open).sort()).toEqual(['drains', 'fire', 'plug']);
     expect(opened.state.fire.litAt).toBe(entry(3, 'note', { text: 'x' }).at);
-    const closed = [entry(4, 'thing', { thing: 'plug', open: false }), entry(5, 'valve', { valve: 'drains', open: 0 }), entry(6, 'fire', { act: 'drop' })].reduce(add, opened);
+    const closed = [
+      entry(4, 'thing', { thing: 'plug', open: false }),
+      entry(5, 'valve', { valve: 'drains', open: 0 }),
+      entry(6, 'fire', { act: 'drop' })
+    ].reduce(add, opened);
     expect(closed.state.open).toEqual({});
   });
 
@@ -86,7 +125,9 @@ describe('the fold', () => {
     const log = fold(context, [entry(1, 'reading', { pressure: psi(40) })]);
     expect(glassReading(0.5, log.state)).toEqual({ glass: 0.5, glassAt: psi(40) });
     expect(glassReading(0.5, log.state, psi(45))).toEqual({ glass: 0.5, glassAt: psi(45), pressure: psi(45) });
-    expect(checkEntry({ id: id(1), kind: 'reading', at: '2026-06-13T10:00:00Z', body: { glass: 0.5 } })).toMatchObject({ sentence: expect.stringContaining('pressure it was taken at') });
+    expect(checkEntry({ id: id(1), kind: 'reading', at: '2026-06-13T10:00:00Z', body: { glass: 0.5 } })).toMatchObject({
+      sentence: expect.stringContaining('pressure it was taken at')
+    });
   });
 });
 
@@ -100,25 +141,51 @@ describe('entries from outside', () => {
     [{ kind: 'explosion', body: {} }, 'kind'],
     [{ kind: 'note', body: { text: 'x' }, at: 'yesterday' }, 'at']
   ])('%j is refused at %s', (wrong, field) => {
-    expect(checkEntry({ id: id(1), at: '2026-06-13T10:00:00Z', ...wrong })).toMatchObject({ field, sentence: expect.stringMatching(/^The entry’s .*\.$/) });
+    expect(checkEntry({ id: id(1), at: '2026-06-13T10:00:00Z', ...wrong })).toMatchObject({
+      field,
+      sentence: expect.stringMatching(/^The entry’s .*\.$/)
+    });
   });
 });
 
 describe('the quick line', () => {
-  const around = (entries: Entry[] = [], seconds = 60) => ({ fitOut, state: fold(context, entries).state, units: usualUnits, now: t0 + seconds * 1000 });
+  const around = (entries: Entry[] = [], seconds = 60) => ({
+    fitOut,
+    state: fold(context, entries).state,
+    units: usualUnits,
+    now: t0 + seconds * 1000
+  });
   const read = (line: string) => quickLine(line, around());
 
   it.each([
-    ['65 1/2 coal', [{ kind: 'reading', body: { pressure: psi(65), glass: 0.5, glassAt: psi(65) } }, { kind: 'fire', body: { act: 'fuel on', fuel: 'coal' } }]],
+    [
+      '65 1/2 coal',
+      [
+        { kind: 'reading', body: { pressure: psi(65), glass: 0.5, glassAt: psi(65) } },
+        { kind: 'fire', body: { act: 'fuel on', fuel: 'coal' } }
+      ]
+    ],
     ['65psi ½', [{ kind: 'reading', body: { pressure: psi(65), glass: 0.5, glassAt: psi(65) } }]],
     ['4.5bar', [{ kind: 'reading', body: { pressure: 450_000 } }]],
     ['62 pounds half a glass', [{ kind: 'reading', body: { pressure: psi(62), glass: 0.5, glassAt: psi(62) } }]],
     ['just above bottom nut', [{ kind: 'reading', body: { glass: 0.05, glassAt: null } }]],
     ['in the bottom nut', [{ kind: 'reading', body: { glass: 'bottom nut', glassAt: null } }]],
-    ['injector on 70', [{ kind: 'reading', body: { pressure: psi(70) } }, { kind: 'feed', body: { feed: 'Injector', on: true, to: 'boiler' } }]],
+    [
+      'injector on 70',
+      [
+        { kind: 'reading', body: { pressure: psi(70) } },
+        { kind: 'feed', body: { feed: 'Injector', on: true, to: 'boiler' } }
+      ]
+    ],
     ['axle pump to tank', [{ kind: 'feed', body: { feed: 'Axle pump', on: true, to: 'tank' } }]],
     ['blower 1/4', [{ kind: 'valve', body: { valve: 'blower', open: 0.25 } }]],
-    ['drains shut, rake', [{ kind: 'valve', body: { valve: 'drains', open: 0 } }, { kind: 'fire', body: { act: 'rake' } }]],
+    [
+      'drains shut, rake',
+      [
+        { kind: 'valve', body: { valve: 'drains', open: 0 } },
+        { kind: 'fire', body: { act: 'rake' } }
+      ]
+    ],
     ['coal 0.5 kg', [{ kind: 'fire', body: { act: 'fuel on', fuel: 'coal', amount: 0.5 } }]],
     ['lift 91', [{ kind: 'lift', body: { valve: 1, lifted: psi(91) } }]],
     ['bobbing', [{ kind: 'observation', body: { seen: 'glass moving' } }]],

@@ -1,7 +1,19 @@
 import type { FitOut } from '../engine';
 import { observations, type Observation } from '../procedure';
 import { saturationAtGauge, saturationPressure, saturationTemperature } from '../steam';
-import { absolute, type Gauge, isLevel, parseGlass, parseNumber, parseQuantity, printGlass, printText, standardAtmosphere, toSi, type UnitChoice } from '../units';
+import {
+  absolute,
+  type Gauge,
+  isLevel,
+  parseGlass,
+  parseNumber,
+  parseQuantity,
+  printGlass,
+  printText,
+  standardAtmosphere,
+  toSi,
+  type UnitChoice
+} from '../units';
 import type { Bodies, Kind, Valve } from './entry';
 import { glassReading } from './fold';
 import type { State } from './state';
@@ -42,7 +54,20 @@ type Reader = (words: readonly string[], draft: Draft, around: Around) => number
 const isWord = (w: string | undefined, ...list: string[]) => w !== undefined && list.includes(w);
 const fuels: Record<string, string> = { coal: 'coal', charcoal: 'charcoal', wood: 'wood', sticks: 'wood', anthracite: 'anthracite' };
 
-const valveWords: Record<string, Valve> = { blower: 'blower', damper: 'damper', regulator: 'regulator', reg: 'regulator', drains: 'drains', drain: 'drains', fan: 'fan', vent: 'vent', door: 'fire door', blowdown: 'blow-down', 'blow-down': 'blow-down', whistle: 'whistle' };
+const valveWords: Record<string, Valve> = {
+  blower: 'blower',
+  damper: 'damper',
+  regulator: 'regulator',
+  reg: 'regulator',
+  drains: 'drains',
+  drain: 'drains',
+  fan: 'fan',
+  vent: 'vent',
+  door: 'fire door',
+  blowdown: 'blow-down',
+  'blow-down': 'blow-down',
+  whistle: 'whistle'
+};
 
 /** `on`, `off`, `open`, `shut`, `half`, `1/4`: how far a valve is open; a bare mention means on. */
 function opening(words: readonly string[]): { open: number; took: number } {
@@ -71,9 +96,15 @@ const readers: readonly Reader[] = [
     const [word, amount, unit] = words;
     const fuel = word && fuels[word];
     if (!fuel) return 0;
-    const weight = amount !== undefined && /\d/.test(amount) ? parseQuantity(unit && /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/.test(unit) ? `${amount} ${unit}` : amount, 'mass', units.mass) : undefined;
+    const weight =
+      amount !== undefined && /\d/.test(amount)
+        ? parseQuantity(unit && /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/.test(unit) ? `${amount} ${unit}` : amount, 'mass', units.mass)
+        : undefined;
     // A bare number after the fuel is not its weight: "coal 65" is a round of coal at 65 psi.
-    const weighed = weight && 'value' in weight && /[a-z]/i.test(`${amount}${unit && /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/.test(unit) ? unit : ''}`) ? weight.value : undefined;
+    const weighed =
+      weight && 'value' in weight && /[a-z]/i.test(`${amount}${unit && /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/.test(unit) ? unit : ''}`)
+        ? weight.value
+        : undefined;
     draft.others.push({ kind: 'fire', body: { act: 'fuel on', fuel, ...(weighed === undefined ? {} : { amount: weighed }) } });
     return weighed === undefined ? 1 : unit && /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/.test(unit) ? 3 : 2;
   },
@@ -84,14 +115,25 @@ const readers: readonly Reader[] = [
   },
   ([w, x], draft) => {
     if (!isWord(w, 'lit', 'light', 'match') && !(w === 'fire' && isWord(x, 'lit', 'out', 'dropped'))) return 0;
-    draft.others.push({ kind: 'fire', body: { act: w === 'fire' && x === 'out' ? 'out' : w === 'fire' && x === 'dropped' ? 'drop' : 'light' } });
+    draft.others.push({
+      kind: 'fire',
+      body: { act: w === 'fire' && x === 'out' ? 'out' : w === 'fire' && x === 'dropped' ? 'drop' : 'light' }
+    });
     return w === 'fire' ? 2 : 1;
   },
   // A feed, by its own name or its kind: `injector on`, `axle pump to tank`, `feed off`.
   (words, draft, { fitOut, state }) => {
     const line = words.join(' ');
     const feeds = fitOut.feeds.filter((f) => f.plumbed);
-    const named = feeds.flatMap((f) => [[f.name.toLowerCase(), f], [f.kind, f], ...(f.kind === 'injector' ? [['inj', f]] : []), ...(f.kind.endsWith('pump') ? [['pump', f]] : [])] as [string, (typeof feeds)[number]][]);
+    const named = feeds.flatMap(
+      (f) =>
+        [
+          [f.name.toLowerCase(), f],
+          [f.kind, f],
+          ...(f.kind === 'injector' ? [['inj', f]] : []),
+          ...(f.kind.endsWith('pump') ? [['pump', f]] : [])
+        ] as [string, (typeof feeds)[number]][]
+    );
     const running = feeds.find((f) => state.feeds[f.name]?.on) ?? feeds[0];
     if (running) named.push(['feed', running]);
     const hit = named.sort((a, b) => b[0].length - a[0].length).find(([name]) => line === name || line.startsWith(`${name} `));
@@ -145,8 +187,18 @@ const readers: readonly Reader[] = [
   // Something seen, by its key or the first words of how it is said.
   (words, draft) => {
     const line = words.join(' ');
-    const aliases: Record<string, Observation> = { bobbing: 'glass moving', bobs: 'glass moving', vapor: 'vapour', feathering: 'feather', priming: 'priming', 'blowing off': 'blowing off', simmering: 'simmer' };
-    const hit = [...Object.entries(aliases), ...Object.keys(observations).map((k) => [k, k] as [string, Observation])].sort((a, b) => b[0].length - a[0].length).find(([k]) => line === k || line.startsWith(`${k} `));
+    const aliases: Record<string, Observation> = {
+      bobbing: 'glass moving',
+      bobs: 'glass moving',
+      vapor: 'vapour',
+      feathering: 'feather',
+      priming: 'priming',
+      'blowing off': 'blowing off',
+      simmering: 'simmer'
+    };
+    const hit = [...Object.entries(aliases), ...Object.keys(observations).map((k) => [k, k] as [string, Observation])]
+      .sort((a, b) => b[0].length - a[0].length)
+      .find(([k]) => line === k || line.startsWith(`${k} `));
     if (!hit) return 0;
     draft.others.push({ kind: 'observation', body: { seen: hit[1] as Observation } });
     return hit[0].split(' ').length;
@@ -168,7 +220,10 @@ const readers: readonly Reader[] = [
   // A glass in words, longest first: `half a glass`, `just above the bottom nut`, `3/4`, `½`.
   (words, draft) => {
     for (let n = Math.min(6, words.length); n > 0; n--) {
-      const text = words.slice(0, n).join(' ').replace(/^glass /, '');
+      const text = words
+        .slice(0, n)
+        .join(' ')
+        .replace(/^glass /, '');
       // A bare whole number or decimal is a pressure unless it says that it is of the glass.
       if (/^\d+(\.\d+)?$/.test(text) && !/glass/.test(words.slice(0, n).join(' '))) continue;
       const g = parseGlass(text);
@@ -205,7 +260,12 @@ export function quickLine(text: string, around: Around): QuickLine {
     for (const reader of readers) if ((took = reader(words, draft, around)) > 0) break;
     if (took === 0 && fillers.has(words[0]!)) took = 1;
     if (took === 0)
-      return { entries: [], echo: [], asks: [], problem: `“${words[0]}” was not understood. Try a pressure, a glass, a fuel, a feed or a valve: 65 ½ coal.` };
+      return {
+        entries: [],
+        echo: [],
+        asks: [],
+        problem: `“${words[0]}” was not understood. Try a pressure, a glass, a fuel, a feed or a valve: 65 ½ coal.`
+      };
     words = words.slice(took);
   }
   const entries: Understood[] = [];
@@ -213,7 +273,11 @@ export function quickLine(text: string, around: Around): QuickLine {
     entries.push({
       kind: 'reading',
       body: {
-        ...(draft.glass === undefined ? (draft.pressure === undefined ? {} : { pressure: draft.pressure }) : glassReading(draft.glass, around.state, draft.pressure)),
+        ...(draft.glass === undefined
+          ? draft.pressure === undefined
+            ? {}
+            : { pressure: draft.pressure }
+          : glassReading(draft.glass, around.state, draft.pressure)),
         ...(draft.temperature === undefined ? {} : { temperature: draft.temperature }),
         ...(draft.tank === undefined ? {} : { tank: draft.tank })
       }
@@ -234,10 +298,19 @@ const echo = (e: Understood, { units }: Around): string => {
       .filter(Boolean)
       .join(' · ');
   }
-  if (e.kind === 'fire') return e.body.act === 'fuel on' ? `a round of ${e.body.fuel}${e.body.amount ? `, ${printText(e.body.amount, 'mass', units)}` : ''}` : e.body.act === 'light' ? 'fire lit' : `fire: ${e.body.act}`;
+  if (e.kind === 'fire')
+    return e.body.act === 'fuel on'
+      ? `a round of ${e.body.fuel}${e.body.amount ? `, ${printText(e.body.amount, 'mass', units)}` : ''}`
+      : e.body.act === 'light'
+        ? 'fire lit'
+        : `fire: ${e.body.act}`;
   if (e.kind === 'feed') return `${e.body.feed} ${e.body.on ? `on, water to ${e.body.to}` : 'off'}`;
-  if (e.kind === 'valve') return `${e.body.valve} ${e.body.open === 0 ? 'shut' : e.body.open === 1 ? 'open' : `${printGlass(e.body.open)} open`}`;
-  if (e.kind === 'lift') return e.body.lifted !== undefined ? `valve lifted at ${printText(e.body.lifted, 'pressure', units)}` : `valve reseated at ${printText(e.body.reseated!, 'pressure', units)}`;
+  if (e.kind === 'valve')
+    return `${e.body.valve} ${e.body.open === 0 ? 'shut' : e.body.open === 1 ? 'open' : `${printGlass(e.body.open)} open`}`;
+  if (e.kind === 'lift')
+    return e.body.lifted !== undefined
+      ? `valve lifted at ${printText(e.body.lifted, 'pressure', units)}`
+      : `valve reseated at ${printText(e.body.reseated!, 'pressure', units)}`;
   if (e.kind === 'observation') return observations[e.body.seen];
   if (e.kind === 'fault') return `fault: ${e.body.text}`;
   if (e.kind === 'note') return `note: ${e.body.text}`;
@@ -251,13 +324,17 @@ function asks(draft: Draft, { fitOut, state, units, now }: Around): string[] {
   const out: string[] = [];
   const wp = fitOut.workingPressure;
   const show = (x: number) => printText(x, 'pressure', units);
-  if (draft.pressure !== undefined && draft.pressure > wp * 1.3) out.push(`${show(draft.pressure)} on an engine of ${show(wp)}: is that right?`);
+  if (draft.pressure !== undefined && draft.pressure > wp * 1.3)
+    out.push(`${show(draft.pressure)} on an engine of ${show(wp)}: is that right?`);
   if (draft.pressure !== undefined && draft.pressure < 0) out.push('A pressure below nothing: is the boiler cooling shut?');
   if (draft.glass !== undefined && fitOut.glasses.length === 0) out.push('This engine has no gauge glass: log it all the same?');
   const last = state.glass;
   if (draft.glass !== undefined && isLevel(draft.glass) && last && isLevel(last.value)) {
     const seconds = (now - Date.parse(last.at)) / 1000;
-    if (Math.abs(draft.glass - last.value) >= 1 / 3 - 0.01 && seconds < 20) out.push(`The glass moved from ${printGlass(last.value)} to ${printGlass(draft.glass)} in ${Math.max(0, Math.round(seconds))} s: look again.`);
+    if (Math.abs(draft.glass - last.value) >= 1 / 3 - 0.01 && seconds < 20)
+      out.push(
+        `The glass moved from ${printGlass(last.value)} to ${printGlass(draft.glass)} in ${Math.max(0, Math.round(seconds))} s: look again.`
+      );
   }
   const pressure = draft.pressure ?? (state.pressure && now - Date.parse(state.pressure.at) < 120_000 ? state.pressure.value : undefined);
   if (draft.temperature !== undefined && pressure !== undefined && pressure > toSi(5, 'pressure', 'psi')) {

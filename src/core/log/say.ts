@@ -25,15 +25,21 @@ export function say(entry: Entry, units: UnitChoice, procedure?: Procedure): str
     }
     case 'fire': {
       const { act, fuel, amount } = entry.body;
-      return capital(act === 'fuel on' ? `${fuel ?? 'fuel'}${amount === undefined ? '' : ` ${printText(amount, 'mass', units)}`}` : acts[act]);
+      return capital(
+        act === 'fuel on' ? `${fuel ?? 'fuel'}${amount === undefined ? '' : ` ${printText(amount, 'mass', units)}`}` : acts[act]
+      );
     }
     case 'feed': {
       const { feed, on, to, volume, proven } = entry.body;
       const where = on && to ? `, water to ${to === 'both' ? 'boiler and tank' : to}` : '';
-      return capital(`${feed} ${on ? 'on' : 'off'}${where}${volume ? ` ${printText(volume, 'volume', units)}` : ''}${proven ? ', proven' : ''}`);
+      return capital(
+        `${feed} ${on ? 'on' : 'off'}${where}${volume ? ` ${printText(volume, 'volume', units)}` : ''}${proven ? ', proven' : ''}`
+      );
     }
     case 'valve':
-      return capital(`${entry.body.valve} ${entry.body.valve === 'blower' || entry.body.valve === 'fan' ? onOff(entry.body.open) : share(entry.body.open)}`);
+      return capital(
+        `${entry.body.valve} ${entry.body.valve === 'blower' || entry.body.valve === 'fan' ? onOff(entry.body.open) : share(entry.body.open)}`
+      );
     case 'tick': {
       const { step, outcome, reason } = entry.body;
       const what = procedure?.steps.find((s) => s.key === step)?.what ?? step;

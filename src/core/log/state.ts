@@ -28,16 +28,35 @@ export interface State {
     readonly rounds: number;
     /** kg, of what was weighed */ readonly fuel: number;
   };
-  readonly feeds: Readonly<Record<string, { readonly on: boolean; readonly to?: 'boiler' | 'tank' | 'both'; readonly since: string; readonly proven: boolean }>>;
+  readonly feeds: Readonly<
+    Record<string, { readonly on: boolean; readonly to?: 'boiler' | 'tank' | 'both'; readonly since: string; readonly proven: boolean }>
+  >;
   /** m³ fed, of what was measured */
   readonly fed: number;
   readonly valves: Readonly<Partial<Record<Valve, { readonly open: number; readonly at: string }>>>;
   readonly seen: Readonly<Partial<Record<Observation, string>>>;
   readonly open: Readonly<Partial<Record<ThingKey, { readonly since: string; readonly by: string }>>>;
-  readonly steps: Readonly<Record<string, { readonly outcome: 'done' | 'skipped'; readonly at: string; readonly by: string; readonly reason?: string; readonly initials?: string }>>;
+  readonly steps: Readonly<
+    Record<
+      string,
+      {
+        readonly outcome: 'done' | 'skipped';
+        readonly at: string;
+        readonly by: string;
+        readonly reason?: string;
+        readonly initials?: string;
+      }
+    >
+  >;
   readonly lifts: readonly (Bodies['lift'] & { readonly at: string })[];
   readonly oiledAt?: string;
-  readonly faults: readonly { readonly id: string; readonly text: string; readonly forbids: Forbids; readonly at: string; readonly by: string }[];
+  readonly faults: readonly {
+    readonly id: string;
+    readonly text: string;
+    readonly forbids: Forbids;
+    readonly at: string;
+    readonly by: string;
+  }[];
   readonly override?: { readonly reason: string; readonly of: readonly string[]; readonly by: string; readonly at: string };
   readonly signatures: readonly (Bodies['sign'] & { readonly at: string; readonly by: string })[];
   readonly endedAt?: string;

@@ -16,12 +16,19 @@ export interface Summary {
   readonly entries: number;
 }
 
-const seconds = (from: string | undefined, to: string | undefined) => (from && to && to > from ? (Date.parse(to) - Date.parse(from)) / 1000 : null);
+const seconds = (from: string | undefined, to: string | undefined) =>
+  from && to && to > from ? (Date.parse(to) - Date.parse(from)) / 1000 : null;
 
 export function summarise({ entries, struck, state, context }: Log): Summary {
   const live = entries.filter((e) => !struck.has(e.id));
-  const litAt = live.find((e) => (e.kind === 'fire' && e.body.act === 'light') || (e.kind === 'tick' && e.body.outcome === 'done' && context.procedure.steps.find((s) => s.key === e.body.step)?.act === 'light'))?.at;
-  const up = live.find((e) => e.kind === 'reading' && (e.body.pressure ?? 0) >= context.fitOut.workingPressure * 0.95 && (!litAt || e.at > litAt))?.at;
+  const litAt = live.find(
+    (e) =>
+      (e.kind === 'fire' && e.body.act === 'light') ||
+      (e.kind === 'tick' && e.body.outcome === 'done' && context.procedure.steps.find((s) => s.key === e.body.step)?.act === 'light')
+  )?.at;
+  const up = live.find(
+    (e) => e.kind === 'reading' && (e.body.pressure ?? 0) >= context.fitOut.workingPressure * 0.95 && (!litAt || e.at > litAt)
+  )?.at;
   const ticks = Object.values(state.steps);
   return {
     raise: seconds(litAt, up),

@@ -2,7 +2,8 @@ import type { FitOut } from '../engine';
 import { library, libraryVersion } from './library';
 import type { Gate, Phase, Procedure, Step, StepRule } from './step';
 
-const of = <T>(value: T | ((f: FitOut) => T), fitOut: FitOut): T => (typeof value === 'function' ? (value as (f: FitOut) => T)(fitOut) : value);
+const of = <T>(value: T | ((f: FitOut) => T), fitOut: FitOut): T =>
+  typeof value === 'function' ? (value as (f: FitOut) => T)(fitOut) : value;
 
 /** Without a pressure gauge a pressure cannot be waited for: what tells instead is waited for. */
 const told: Record<FitOut['tellTale'], Gate[]> = {
@@ -13,7 +14,9 @@ const told: Record<FitOut['tellTale'], Gate[]> = {
 };
 
 function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
-  const gates = of(rule.gates ?? [], fitOut).flatMap((gate) => (gate.kind === 'pressure' && !fitOut.gauge ? told[fitOut.tellTale] : [gate]));
+  const gates = of(rule.gates ?? [], fitOut).flatMap((gate) =>
+    gate.kind === 'pressure' && !fitOut.gauge ? told[fitOut.tellTale] : [gate]
+  );
   const caution = rule.caution && of(rule.caution, fitOut);
   return {
     key: rule.key,
@@ -24,7 +27,12 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
     ...(caution ? { caution } : {}),
     gates: gates.filter((g) => g.kind !== 'pressure falls' || fitOut.gauge),
     needs: rule.needs ?? [],
-    evidence: rule.evidence === 'glass reading' && fitOut.glasses.length === 0 ? 'tick' : rule.evidence === 'pressure reading' && !fitOut.gauge ? 'tick' : (rule.evidence ?? 'tick'),
+    evidence:
+      rule.evidence === 'glass reading' && fitOut.glasses.length === 0
+        ? 'tick'
+        : rule.evidence === 'pressure reading' && !fitOut.gauge
+          ? 'tick'
+          : (rule.evidence ?? 'tick'),
     opens: of(rule.opens ?? [], fitOut),
     closes: of(rule.closes ?? [], fitOut),
     ...(rule.act ? { act: rule.act } : {}),
@@ -42,7 +50,9 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
  * A step never waits for one that this engine does not have.
  */
 export function compose(fitOut: FitOut): Procedure {
-  const steps = library.flatMap(({ phase, rules }) => rules.filter((rule) => rule.when?.(fitOut) ?? true).map((rule) => step(rule, phase, fitOut)));
+  const steps = library.flatMap(({ phase, rules }) =>
+    rules.filter((rule) => rule.when?.(fitOut) ?? true).map((rule) => step(rule, phase, fitOut))
+  );
   const has = new Set(steps.map((s) => s.key));
   return {
     library: libraryVersion,

@@ -19,7 +19,18 @@ const range = (input: string, value: number, from: number, to: number, words: st
 };
 
 /** Both regions end in the same algebra once the dimensionless Gibbs energy's derivatives are known. */
-function fromGibbs(T: number, p: number, pi: number, tau: number, g: number, gp: number, gpp: number, gt: number, gtt: number, gpt: number): Properties {
+function fromGibbs(
+  T: number,
+  p: number,
+  pi: number,
+  tau: number,
+  g: number,
+  gp: number,
+  gpp: number,
+  gt: number,
+  gtt: number,
+  gpt: number
+): Properties {
   const v = (R * T * pi * gp) / p;
   const h = R * T * tau * gt;
   return {
@@ -89,7 +100,18 @@ export function vapour(T: number, p: Absolute): Properties {
   return fromGibbs(T, p, pi, tau, g, gp, gpp, gt, gtt, gpt);
 }
 
-const [n1, n2, n3, n4, n5, n6, n7, n8, n9, n10] = region4 as [number, number, number, number, number, number, number, number, number, number];
+const [n1, n2, n3, n4, n5, n6, n7, n8, n9, n10] = region4 as [
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number
+];
 
 /**
  * Pressure at which water of this temperature boils: IF97 region 4, equation 30.

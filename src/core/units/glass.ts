@@ -30,7 +30,12 @@ const step = 0.06;
  * @returns undefined when it is none of these or lies outside the glass
  */
 export function parseGlass(text: string): Glass | undefined {
-  const t = text.trim().toLowerCase().replace(/\s+/g, ' ').replace(/ (of|in|on) the glass$/, '').replace(/ glass(es)?$/, '');
+  const t = text
+    .trim()
+    .toLowerCase()
+    .replace(/\s+/g, ' ')
+    .replace(/ (of|in|on) the glass$/, '')
+    .replace(/ glass(es)?$/, '');
   if (!t) return undefined;
   for (const [pattern, glass] of spoken) if (pattern.test(t)) return glass;
   const near = /^(?:just |a bit |a little )?(over|above|under|below) (.+)$/.exec(t);
@@ -50,7 +55,17 @@ const within = (x: number) => Math.min(1, Math.max(0, x));
 
 // Thirds and eighths are written with a fraction slash, which sets them as fractions: few typefaces draw ⅓ or ⅝ themselves.
 const marks: readonly (readonly [number, string])[] = [
-  [0, 'bottom nut'], [1 / 8, '1⁄8'], [1 / 4, '¼'], [1 / 3, '1⁄3'], [3 / 8, '3⁄8'], [1 / 2, '½'], [5 / 8, '5⁄8'], [2 / 3, '2⁄3'], [3 / 4, '¾'], [7 / 8, '7⁄8'], [1, 'top nut']
+  [0, 'bottom nut'],
+  [1 / 8, '1⁄8'],
+  [1 / 4, '¼'],
+  [1 / 3, '1⁄3'],
+  [3 / 8, '3⁄8'],
+  [1 / 2, '½'],
+  [5 / 8, '5⁄8'],
+  [2 / 3, '2⁄3'],
+  [3 / 4, '¾'],
+  [7 / 8, '7⁄8'],
+  [1, 'top nut']
 ];
 
 /**

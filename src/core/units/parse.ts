@@ -4,8 +4,21 @@ import { type Quantity, quantities, toSi, unitRow, type Unit } from './quantitie
 export type Parsed = { readonly value: number; readonly unit: string } | { readonly problem: string };
 
 const vulgar: Record<string, number> = {
-  '½': 1 / 2, '⅓': 1 / 3, '⅔': 2 / 3, '¼': 1 / 4, '¾': 3 / 4, '⅕': 1 / 5, '⅖': 2 / 5, '⅗': 3 / 5, '⅘': 4 / 5,
-  '⅙': 1 / 6, '⅚': 5 / 6, '⅛': 1 / 8, '⅜': 3 / 8, '⅝': 5 / 8, '⅞': 7 / 8
+  '½': 1 / 2,
+  '⅓': 1 / 3,
+  '⅔': 2 / 3,
+  '¼': 1 / 4,
+  '¾': 3 / 4,
+  '⅕': 1 / 5,
+  '⅖': 2 / 5,
+  '⅗': 3 / 5,
+  '⅘': 4 / 5,
+  '⅙': 1 / 6,
+  '⅚': 5 / 6,
+  '⅛': 1 / 8,
+  '⅜': 3 / 8,
+  '⅝': 5 / 8,
+  '⅞': 7 / 8
 };
 
 /**
@@ -13,7 +26,11 @@ const vulgar: Record<string, number> = {
  * @returns undefined when the text is anything else
  */
 export function parseNumber(text: string): number | undefined {
-  const t = text.trim().replace('−', '-').replace('⁄', '/').replace(/^(-?\d+),(\d{1,3})$/, '$1.$2');
+  const t = text
+    .trim()
+    .replace('−', '-')
+    .replace('⁄', '/')
+    .replace(/^(-?\d+),(\d{1,3})$/, '$1.$2');
   if (/^-?(\d+\.?\d*|\.\d+)$/.test(t)) return Number(t);
   const mixed = /^(-?)(?:(\d+)\s*)?(?:(\d+)\s*\/\s*(\d+)|([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]))$/.exec(t);
   if (!mixed) return undefined;
@@ -37,14 +54,22 @@ export function parseQuantity(text: string, quantity: Quantity, usual: string): 
   if (!t) return { problem: `Give a ${name}, such as ${example(quantity, usual)}.` };
   const split = /^([-−]?[\d.,/\s½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]+)(.*)$/.exec(t);
   const number = split ? parseNumber(split[1]!) : undefined;
-  if (!split || number === undefined) return { problem: `“${t}” is not a ${name}: write a number and a unit, such as ${example(quantity, usual)}.` };
+  if (!split || number === undefined)
+    return { problem: `“${t}” is not a ${name}: write a number and a unit, such as ${example(quantity, usual)}.` };
   const word = split[2]!.trim().toLowerCase().replace(/[.\s]/g, '');
   if (!word) return { value: toSi(number, quantity, usual), unit: usual };
   // A word may belong to two units ("lb" is a pressure and a weight); within one quantity it belongs to one.
-  const found = wordsOf(quantity).find(([key, u]) => key.toLowerCase() === word || u.words.some((w) => w.toLowerCase().replace(/\s/g, '') === word));
+  const found = wordsOf(quantity).find(
+    ([key, u]) => key.toLowerCase() === word || u.words.some((w) => w.toLowerCase().replace(/\s/g, '') === word)
+  );
   if (!found)
-    return { problem: `“${split[2]!.trim()}” is not a unit of ${name} here: use ${wordsOf(quantity).map(([key]) => key).join(', ')}.` };
+    return {
+      problem: `“${split[2]!.trim()}” is not a unit of ${name} here: use ${wordsOf(quantity)
+        .map(([key]) => key)
+        .join(', ')}.`
+    };
   return { value: toSi(number, quantity, found[0]), unit: found[0] };
 }
 
-const example = (quantity: Quantity, usual: string) => `65 ${unitRow(quantity, usual).words[0]}`.replace('65', quantity === 'volume' || quantity === 'mass' ? '2.5' : '65');
+const example = (quantity: Quantity, usual: string) =>
+  `65 ${unitRow(quantity, usual).words[0]}`.replace('65', quantity === 'volume' || quantity === 'mass' ? '2.5' : '65');

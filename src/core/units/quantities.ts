@@ -80,7 +80,11 @@ export const quantities = {
   },
   time: {
     name: 'time',
-    units: { min: unit(60, 0, 'min', 'minute', 'minutes', 'm'), s: unit(1, 0, 's', 'second', 'seconds', 'sec'), h: unit(3600, 1, 'h', 'hour', 'hours') }
+    units: {
+      min: unit(60, 0, 'min', 'minute', 'minutes', 'm'),
+      s: unit(1, 0, 's', 'second', 'seconds', 'sec'),
+      h: unit(3600, 1, 'h', 'hour', 'hours')
+    }
   },
   angle: { name: 'angle', units: { '°': unit(Math.PI / 180, 0, '°', 'deg', 'degrees') } }
 } as const satisfies Record<string, QuantityRow>;

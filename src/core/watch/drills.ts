@@ -5,7 +5,10 @@
 export interface Drill {
   readonly key: string;
   readonly title: string;
-  readonly question?: { readonly ask: string; readonly answers: readonly { readonly answer: string; readonly steps: readonly string[]; readonly then?: string }[] };
+  readonly question?: {
+    readonly ask: string;
+    readonly answers: readonly { readonly answer: string; readonly steps: readonly string[]; readonly then?: string }[];
+  };
   readonly steps?: readonly string[];
   readonly then?: string;
 }
@@ -18,12 +21,25 @@ export const lowWater: Drill = {
     answers: [
       {
         answer: 'Yes, I see it, but it is low',
-        steps: ['Feed now, gently.', 'Blower down, damper in: ask less of the fire.', 'Keep your eyes on the glass until it rises.', 'It does not rise: answer No.'],
+        steps: [
+          'Feed now, gently.',
+          'Blower down, damper in: ask less of the fire.',
+          'Keep your eyes on the glass until it rises.',
+          'It does not rise: answer No.'
+        ],
         then: 'Log the glass every minute until it is back over its lowest running level.'
       },
       {
         answer: 'No, or it is in the bottom nut',
-        steps: ['Do not feed.', 'Drop the fire, or smother it with sand or ash.', 'Blower off.', 'Fire door shut. Damper shut. Chimney closed off.', 'Leave the regulator as it is.', 'People back.', 'Let it cool. Open nothing.'],
+        steps: [
+          'Do not feed.',
+          'Drop the fire, or smother it with sand or ash.',
+          'Blower off.',
+          'Fire door shut. Damper shut. Chimney closed off.',
+          'Leave the regulator as it is.',
+          'People back.',
+          'Let it cool. Open nothing.'
+        ],
         then: 'The boiler and its plug are examined before the next fire. Joram raises a fault that bars this engine until someone entitled clears it.'
       }
     ]
@@ -32,13 +48,65 @@ export const lowWater: Drill = {
 
 export const drills: readonly Drill[] = [
   lowWater,
-  { key: 'over-pressure', title: 'Pressure over the limit', steps: ['Stop firing.', 'Damper shut, blower off.', 'Feed, if the glass shows water.', 'People back.', 'Open nothing by force. Never load or tap a safety valve.'], then: 'The valve is a fault that forbids steaming.' },
-  { key: 'glass', title: 'Glass broken', steps: ['Face away.', 'Both cocks shut, top first.', 'Use the other glass. No other glass: drop the fire.'] },
-  { key: 'blow-back', title: 'Blow back', steps: ['Get clear of the door.', 'Blower on.', 'Door shut when the flame has gone back in.', 'Cool burns under clean running water.'] },
-  { key: 'gas', title: 'Gas flame lost', steps: ['Gas off at the canister.', 'Air it for a counted minute.', 'Relight only when you know why.'] },
-  { key: 'spirit', title: 'Burning spirit spilt', steps: ['Children back.', 'Cover it: lid, damp cloth, extinguisher.', 'No water on burning spirit.'] },
-  { key: 'priming', title: 'Water carried over', steps: ['Regulator in, drains open.', 'Let the level settle before you trust the glass.', 'Glass over its ceiling: blow down a little, fire down.'] },
-  { key: 'stuck', title: 'Fitting stuck open', steps: ['People back from the jet.', 'Fire down, feed to hold the glass.', 'Let the pressure fall by itself.'] },
-  { key: 'scald', title: 'Scald or burn', steps: ['Cool under clean running water for twenty minutes.', 'Call for help.', 'Rings and sleeves off before it swells. Nothing greasy on it.', 'Someone else takes the engine.'] },
-  { key: 'runaway', title: 'Engine running away', steps: ['Regulator shut.', 'Brake. Reverser to mid gear.', 'Shout. People off the track.', 'Drains open.'] }
+  {
+    key: 'over-pressure',
+    title: 'Pressure over the limit',
+    steps: [
+      'Stop firing.',
+      'Damper shut, blower off.',
+      'Feed, if the glass shows water.',
+      'People back.',
+      'Open nothing by force. Never load or tap a safety valve.'
+    ],
+    then: 'The valve is a fault that forbids steaming.'
+  },
+  {
+    key: 'glass',
+    title: 'Glass broken',
+    steps: ['Face away.', 'Both cocks shut, top first.', 'Use the other glass. No other glass: drop the fire.']
+  },
+  {
+    key: 'blow-back',
+    title: 'Blow back',
+    steps: ['Get clear of the door.', 'Blower on.', 'Door shut when the flame has gone back in.', 'Cool burns under clean running water.']
+  },
+  {
+    key: 'gas',
+    title: 'Gas flame lost',
+    steps: ['Gas off at the canister.', 'Air it for a counted minute.', 'Relight only when you know why.']
+  },
+  {
+    key: 'spirit',
+    title: 'Burning spirit spilt',
+    steps: ['Children back.', 'Cover it: lid, damp cloth, extinguisher.', 'No water on burning spirit.']
+  },
+  {
+    key: 'priming',
+    title: 'Water carried over',
+    steps: [
+      'Regulator in, drains open.',
+      'Let the level settle before you trust the glass.',
+      'Glass over its ceiling: blow down a little, fire down.'
+    ]
+  },
+  {
+    key: 'stuck',
+    title: 'Fitting stuck open',
+    steps: ['People back from the jet.', 'Fire down, feed to hold the glass.', 'Let the pressure fall by itself.']
+  },
+  {
+    key: 'scald',
+    title: 'Scald or burn',
+    steps: [
+      'Cool under clean running water for twenty minutes.',
+      'Call for help.',
+      'Rings and sleeves off before it swells. Nothing greasy on it.',
+      'Someone else takes the engine.'
+    ]
+  },
+  {
+    key: 'runaway',
+    title: 'Engine running away',
+    steps: ['Regulator shut.', 'Brake. Reverser to mid gear.', 'Shout. People off the track.', 'Drains open.']
+  }
 ];

@@ -25,12 +25,15 @@ export function waitsFor(gate: Gate, state: State, procedure: Procedure, now: nu
     case 'pressure':
       return state.pressure && state.pressure.value >= gate.atLeast ? undefined : `opens at ${mark(gate.atLeast, 'pressure')}`;
     case 'pressure falls':
-      return state.pressure && state.pressure.value > gate.atMost ? `opens when it has fallen to ${mark(gate.atMost, 'pressure')}` : undefined;
+      return state.pressure && state.pressure.value > gate.atMost
+        ? `opens when it has fallen to ${mark(gate.atMost, 'pressure')}`
+        : undefined;
     case 'seen':
       return state.seen[gate.what] ? undefined : `opens when seen: ${observations[gate.what]}`;
     case 'minutes': {
       const done = state.steps[gate.after];
-      if (done?.outcome !== 'done') return `opens ${gate.minutes} min after “${procedure.steps.find((s) => s.key === gate.after)?.what ?? gate.after}”`;
+      if (done?.outcome !== 'done')
+        return `opens ${gate.minutes} min after “${procedure.steps.find((s) => s.key === gate.after)?.what ?? gate.after}”`;
       const left = Date.parse(done.at) + gate.minutes * 60_000 - now;
       return left > 0 ? `opens in ${Math.ceil(left / 60_000)} min` : undefined;
     }
@@ -52,9 +55,13 @@ export function standing(step: Step, state: State, procedure: Procedure, now: nu
   const done = state.steps[step.key];
   if (done) return { is: done.outcome, at: done.at, by: done.by, ...(done.reason ? { reason: done.reason } : {}) };
   const because = [
-    ...step.needs.filter((key) => state.steps[key]?.outcome !== 'done' && !satisfiedBySkip(key, state, procedure)).map((key) => `first: ${procedure.steps.find((s) => s.key === key)?.what ?? key}`),
+    ...step.needs
+      .filter((key) => state.steps[key]?.outcome !== 'done' && !satisfiedBySkip(key, state, procedure))
+      .map((key) => `first: ${procedure.steps.find((s) => s.key === key)?.what ?? key}`),
     // A step that closes a thing is not stopped by that thing being open.
-    ...(step.act ? forbidden(step.act, state).filter((why) => !step.closes.some((c) => (Object.values(things[c].forbids) as string[]).includes(why))) : [])
+    ...(step.act
+      ? forbidden(step.act, state).filter((why) => !step.closes.some((c) => (Object.values(things[c].forbids) as string[]).includes(why)))
+      : [])
   ];
   if (because.length) return { is: 'blocked', because };
   const waits = step.gates.map((gate) => waitsFor(gate, state, procedure, now)).filter((w) => w !== undefined);
@@ -81,7 +88,9 @@ export interface Due {
  */
 export function due(procedure: Procedure, state: State, now: number): Due {
   const rank = phases.indexOf(state.phase);
-  const left = procedure.steps.filter((s) => !state.steps[s.key]).map((step) => ({ step, standing: standing(step, state, procedure, now) }));
+  const left = procedure.steps
+    .filter((s) => !state.steps[s.key])
+    .map((step) => ({ step, standing: standing(step, state, procedure, now) }));
   const here = left.filter(({ step }) => step.phase === state.phase);
   const later = left.filter(({ step }) => phases.indexOf(step.phase) > rank);
   const missed = left.filter(({ step }) => phases.indexOf(step.phase) < rank);

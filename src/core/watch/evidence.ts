@@ -15,7 +15,9 @@ export function evidenceLacking(step: Step, state: State, now: number): string |
   switch (step.evidence) {
     case 'glass reading':
       if (!state.glass || !young(state.glass.at, now)) return 'Log the glass first: touch it where the water stands.';
-      return isLevel(state.glass.value) || state.glass.value === 'top nut' ? undefined : 'No step goes on while water is not seen in the glass.';
+      return isLevel(state.glass.value) || state.glass.value === 'top nut'
+        ? undefined
+        : 'No step goes on while water is not seen in the glass.';
     case 'pressure reading':
       return young(state.pressure?.at, now) ? undefined : 'Log the pressure first: touch the scale where the needle stands.';
     case 'lift':

@@ -32,7 +32,9 @@ function feedNow(fitOut: FitOut, pressure: number): string {
   const able = fitOut.feeds.filter((f) => f.plumbed && f.kind !== 'bottle' && f.from <= pressure);
   const standing = able.find((f) => !f.turning) ?? able[0];
   const next = able.find((f) => f !== standing);
-  return standing ? `Feed now: ${standing.name.toLowerCase()}${next ? `; if it will not, ${next.name.toLowerCase()}` : ''}.` : 'No feed on this engine works at this pressure: fire down.';
+  return standing
+    ? `Feed now: ${standing.name.toLowerCase()}${next ? `; if it will not, ${next.name.toLowerCase()}` : ''}.`
+    : 'No feed on this engine works at this pressure: fire down.';
 }
 
 type Rule = (fitOut: FitOut, state: State, now: number) => Warning | undefined;
@@ -41,35 +43,88 @@ type Rule = (fitOut: FitOut, state: State, now: number) => Warning | undefined;
 const rules: readonly Rule[] = [
   (_, state) =>
     state.glass && !isLevel(state.glass.value) && state.glass.value !== 'top nut' && inSteam(state)
-      ? { key: 'no water', rank: 'act now', what: state.glass.value === 'not seen' ? 'No water seen in the glass' : 'Water in the bottom nut: level unknown and low', first: 'Low-water drill. Do not feed.', since: state.glass.at }
+      ? {
+          key: 'no water',
+          rank: 'act now',
+          what: state.glass.value === 'not seen' ? 'No water seen in the glass' : 'Water in the bottom nut: level unknown and low',
+          first: 'Low-water drill. Do not feed.',
+          since: state.glass.at
+        }
       : undefined,
   (f, state) =>
     state.pressure && state.pressure.value > f.workingPressure * 1.1
-      ? { key: 'over pressure', rank: 'act now', what: `Pressure more than a tenth over ${mark(f.workingPressure, 'pressure')}`, first: `Stop firing, damper shut, blower off, people back.${state.glass && isLevel(state.glass.value) ? ' Feed: the glass shows water.' : ''}`, since: state.pressure.at }
+      ? {
+          key: 'over pressure',
+          rank: 'act now',
+          what: `Pressure more than a tenth over ${mark(f.workingPressure, 'pressure')}`,
+          first: `Stop firing, damper shut, blower off, people back.${state.glass && isLevel(state.glass.value) ? ' Feed: the glass shows water.' : ''}`,
+          since: state.pressure.at
+        }
       : undefined,
   (f, state) =>
     state.glass && isLevel(state.glass.value) && state.glass.value <= f.levels.lowest && inSteam(state)
-      ? { key: 'low', rank: 'look', what: `Glass at ${printGlass(state.glass.value)}: at or under its lowest running level`, first: feedNow(f, state.pressure?.value ?? 0), since: state.glass.at }
+      ? {
+          key: 'low',
+          rank: 'look',
+          what: `Glass at ${printGlass(state.glass.value)}: at or under its lowest running level`,
+          first: feedNow(f, state.pressure?.value ?? 0),
+          since: state.glass.at
+        }
       : undefined,
   (f, state, now) => {
     const due = nextGlance(f, state);
-    return due !== undefined && now > due ? { key: 'glance', rank: 'look', what: 'Glass not looked at', first: 'Look at the glass and log it.', since: state.glass?.at ?? state.fire.litAt! } : undefined;
+    return due !== undefined && now > due
+      ? {
+          key: 'glance',
+          rank: 'look',
+          what: 'Glass not looked at',
+          first: 'Look at the glass and log it.',
+          since: state.glass?.at ?? state.fire.litAt!
+        }
+      : undefined;
   },
   (f, state) =>
-    state.glass && (state.glass.value === 'top nut' || (isLevel(state.glass.value) && state.glass.value > f.levels.ceiling)) && inSteam(state)
-      ? { key: 'high', rank: 'look', what: `Glass over ${printGlass(f.levels.ceiling)}: water may go over with the steam`, first: 'Stop feeding. Regulator gently, drains open.', since: state.glass.at }
+    state.glass &&
+    (state.glass.value === 'top nut' || (isLevel(state.glass.value) && state.glass.value > f.levels.ceiling)) &&
+    inSteam(state)
+      ? {
+          key: 'high',
+          rank: 'look',
+          what: `Glass over ${printGlass(f.levels.ceiling)}: water may go over with the steam`,
+          first: 'Stop feeding. Regulator gently, drains open.',
+          since: state.glass.at
+        }
       : undefined,
   (f, state) => {
     const set = Math.min(...f.safetyValves.map((v) => v.set));
-    return state.pressure && state.pressure.value > set * 1.03 && state.pressure.value <= f.workingPressure * 1.1 && !state.lifts.some((l) => l.lifted !== undefined) && state.seen['blowing off'] === undefined
-      ? { key: 'no lift', rank: 'look', what: `Over ${mark(set, 'pressure')} and no safety valve seen to lift`, first: 'Fire down, blower off. Log the lift if you saw it; if not, raise a fault.', since: state.pressure.at }
+    return state.pressure &&
+      state.pressure.value > set * 1.03 &&
+      state.pressure.value <= f.workingPressure * 1.1 &&
+      !state.lifts.some((l) => l.lifted !== undefined) &&
+      state.seen['blowing off'] === undefined
+      ? {
+          key: 'no lift',
+          rank: 'look',
+          what: `Over ${mark(set, 'pressure')} and no safety valve seen to lift`,
+          first: 'Fire down, blower off. Log the lift if you saw it; if not, raise a fault.',
+          since: state.pressure.at
+        }
       : undefined;
   },
   (_, state) => {
     const move = state.valves.regulator;
-    return state.open.plug && move && move.open > 0 ? { key: 'plug', rank: 'look', what: 'Regulator open with the second chimney bore plugged', first: 'Shut the regulator. Plug out.', since: move.at } : undefined;
+    return state.open.plug && move && move.open > 0
+      ? {
+          key: 'plug',
+          rank: 'look',
+          what: 'Regulator open with the second chimney bore plugged',
+          first: 'Shut the regulator. Plug out.',
+          since: move.at
+        }
+      : undefined;
   }
 ];
 
 /** What is the matter, worst first. */
-export const warnings = (fitOut: FitOut, state: State, now: number): Warning[] => (state.endedAt ? [] : rules.map((rule) => rule(fitOut, state, now)).filter((w) => w !== undefined));
+export const warnings = (fitOut: FitOut, state: State, now: number): Warning[] =>
+  state.endedAt ? [] : rules.map((rule) => rule(fitOut, state, now)).filter((w) => w !== undefined);

@@ -19,9 +19,24 @@
     return { x0, x1, z0: Math.min(...all.map((r) => r.z)), z1: Math.max(...all.map((r) => r.z + r.h)) };
   });
   /** Room for leaders at the right, dimensions below. */
-  const margin = $derived({ left: 26, right: fitOut.glasses.length ? (width < 560 ? 214 : 268) : width < 560 ? 150 : 200, top: 22, bottom: 46 });
-  const scale = $derived(Math.max(1, Math.min((width - margin.left - margin.right) / (bounds.x1 - bounds.x0), (height - margin.top - margin.bottom) / (bounds.z1 - bounds.z0))));
-  const px = (x: number) => margin.left + (x - bounds.x0) * scale;
+  const margin = $derived({
+    left: 26,
+    right: fitOut.glasses.length ? (width < 560 ? 214 : 268) : width < 560 ? 150 : 200,
+    top: 22,
+    bottom: 46
+  });
+  const scale = $derived(
+    Math.max(
+      1,
+      Math.min(
+        (width - margin.left - margin.right) / (bounds.x1 - bounds.x0),
+        (height - margin.top - margin.bottom) / (bounds.z1 - bounds.z0)
+      )
+    )
+  );
+  /** What is narrower than the sheet stands in its middle. */
+  const aside = $derived(Math.max(0, (width - margin.left - margin.right - (bounds.x1 - bounds.x0) * scale) / 2));
+  const px = (x: number) => margin.left + aside + (x - bounds.x0) * scale;
   const used = $derived((bounds.z1 - bounds.z0) * scale);
   const py = (z: number) => margin.top + (height - margin.top - margin.bottom - used) / 2 + (bounds.z1 - z) * scale;
   const end = $derived(px(bounds.x1));
@@ -39,12 +54,25 @@
       const volume = start.steps.at(-1)!.result.value;
       out.push(
         { z: g!.topNut, word: 'top nut', kind: 'plain' },
-        { z: glassHeight(fitOut, fitOut.levels.wanted), word: `${printGlass(fitOut.levels.wanted)} hot at ${printText(fitOut.workingPressure, 'pressure', units)}`, kind: 'water' },
-        { z: glassHeight(fitOut, start.value), word: `fill cold to ${printGlass(start.value)}, ${printText(volume, 'volume', units)}`, kind: 'cold' },
+        {
+          z: glassHeight(fitOut, fitOut.levels.wanted),
+          word: `${printGlass(fitOut.levels.wanted)} hot at ${printText(fitOut.workingPressure, 'pressure', units)}`,
+          kind: 'water'
+        },
+        {
+          z: glassHeight(fitOut, start.value),
+          word: `fill cold to ${printGlass(start.value)}, ${printText(volume, 'volume', units)}`,
+          kind: 'cold'
+        },
         { z: glassHeight(fitOut, fitOut.levels.lowest), word: 'lowest running level', kind: 'low' },
         { z: g!.bottomNut, word: 'bottom nut', kind: 'plain' }
       );
-    } else out.push({ z: heightOf(shape, Math.min(start.value, shape.total)), word: `measured fill, ${printText(start.value, 'volume', units)}`, kind: 'water' });
+    } else
+      out.push({
+        z: heightOf(shape, Math.min(start.value, shape.total)),
+        word: `measured fill, ${printText(start.value, 'volume', units)}`,
+        kind: 'water'
+      });
     out.push({ z: shape.heated, word: `hottest metal, ${len(shape.heated)} up`, kind: 'plain' });
     return out.sort((a, b) => b.z - a.z);
   });
@@ -60,20 +88,25 @@
   const detail = $derived.by(() => {
     const [g] = fitOut.glasses;
     if (!g) return undefined;
-    const low = Math.max(Math.min(g.bottomNut, shape.heated) - 0.06 * (g.topNut - g.bottomNut), g.bottomNut - (g.topNut - g.bottomNut) * 0.5);
-    const tall = height - margin.top - 40;
-    const y = (z: number) => margin.top + 14 + ((g.topNut - z) / (g.topNut - low)) * (tall - 28);
-    return { x: end + 52, y, nuts: [y(g.topNut), y(g.bottomNut)] as const, times: (tall - 28) / (g.topNut - low) / scale };
+    const low = Math.max(
+      Math.min(g.bottomNut, shape.heated) - 0.06 * (g.topNut - g.bottomNut),
+      g.bottomNut - (g.topNut - g.bottomNut) * 0.5
+    );
+    const tall = height - margin.top - 56;
+    const y = (z: number) => margin.top + 30 + ((g.topNut - z) / (g.topNut - low)) * (tall - 28);
+    return { x: end + 52, y, low, nuts: [y(g.topNut), y(g.bottomNut)] as const, times: (tall - 28) / (g.topNut - low) / scale };
   });
   /** Leaders' words are pushed apart downwards, then the whole column is kept inside the sheet. */
   const placed = $derived.by(() => {
     const gap = 24;
     let last = -Infinity;
     const from = detail?.y ?? py;
-    const ys = words.map(({ z }) => (last = Math.max(from(z) + 5, last + gap)));
+    const told = detail ? words.filter(({ z }) => z >= detail.low) : words;
+    const ys = told.map(({ z }) => (last = Math.max(from(z) + 5, last + gap)));
     const over = Math.max(0, (ys.at(-1) ?? 0) - (height - 12));
-    for (let i = ys.length - 1, limit = Infinity; i >= 0 && over > 0; i--) limit = ys[i] = Math.min(ys[i]!, i === ys.length - 1 ? height - 12 : limit - gap);
-    return words.map((level, i) => ({ ...level, y: ys[i]! }));
+    for (let i = ys.length - 1, limit = Infinity; i >= 0 && over > 0; i--)
+      limit = ys[i] = Math.min(ys[i]!, i === ys.length - 1 ? height - 12 : limit - gap);
+    return told.map((level, i) => ({ ...level, y: ys[i]! }));
   });
   const dimY = $derived(py(bounds.z0) + 22);
   const waterTop = $derived(words.find((l) => l.kind === 'water')?.z ?? 0);
@@ -86,10 +119,19 @@
       <clipPath id="{id}-shell">
         {#each section.shell as r, i (i)}<rect x={px(r.x)} y={py(r.z + r.h)} width={r.w * scale} height={r.h * scale} />{/each}
       </clipPath>
-      <pattern id="{id}-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path class="hatch" d="M0 0V7" /></pattern>
+      <pattern id="{id}-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"
+        ><path class="hatch" d="M0 0V7" /></pattern
+      >
     </defs>
 
-    <rect class="water" clip-path="url(#{id}-shell)" x={px(bounds.x0)} y={py(waterTop)} width={(bounds.x1 - bounds.x0) * scale} height={Math.max(0, py(bounds.z0) - py(waterTop))} />
+    <rect
+      class="water"
+      clip-path="url(#{id}-shell)"
+      x={px(bounds.x0)}
+      y={py(waterTop)}
+      width={(bounds.x1 - bounds.x0) * scale}
+      height={Math.max(0, py(bounds.z0) - py(waterTop))}
+    />
     {#each section.shell as r, i (i)}<rect class="shell" x={px(r.x)} y={py(r.z + r.h)} width={r.w * scale} height={r.h * scale} />{/each}
     {#if section.shell.length > 1}
       <!-- Where barrel and wrapper meet there is no plate. -->
@@ -97,27 +139,52 @@
       <path class="open water-line" d="M{px(b.x)} {py(Math.min(b.z + b.h, waterTop))}V{py(b.z) - 1.5}" />
       <path class="open" d="M{px(b.x)} {py(b.z + b.h) + 1.5}V{py(Math.min(b.z + b.h, waterTop))}" />
     {/if}
-    {#each section.tubes as r, i (i)}<rect class="tube" x={px(r.x)} y={py(r.z + r.h)} width={r.w * scale} height={Math.max(1, r.h * scale)} />{/each}
+    {#each section.tubes as r, i (i)}<rect
+        class="tube"
+        x={px(r.x)}
+        y={py(r.z + r.h)}
+        width={r.w * scale}
+        height={Math.max(1, r.h * scale)}
+      />{/each}
     {#each section.dry as r, i (i)}<rect class="dry" x={px(r.x)} y={py(r.z + r.h)} width={r.w * scale} height={r.h * scale} />{/each}
     {#if section.fire}
-      <rect class="fire" fill="url(#{id}-hatch)" x={px(section.fire.x)} y={py(section.fire.z) - 2} width={section.fire.w * scale} height="8" />
+      <rect
+        class="fire"
+        fill="url(#{id}-hatch)"
+        x={px(section.fire.x)}
+        y={py(section.fire.z) - 2}
+        width={section.fire.w * scale}
+        height="8"
+      />
       <path class="thin" d="M{px(section.fire.x)} {py(section.fire.z) - 2}h{section.fire.w * scale}" />
     {/if}
 
     {#each fitOut.glasses.slice(0, 1) as g (g.bottomNut)}
       {@const gx = px(section.glassX)}
-      <rect class="gw" x={gx - 3.5} y={py(glassHeight(fitOut, fitOut.levels.wanted))} width="7" height={py(g.bottomNut) - py(glassHeight(fitOut, fitOut.levels.wanted))} />
+      <rect
+        class="gw"
+        x={gx - 3.5}
+        y={py(glassHeight(fitOut, fitOut.levels.wanted))}
+        width="7"
+        height={py(g.bottomNut) - py(glassHeight(fitOut, fitOut.levels.wanted))}
+      />
       <path class="thin" d="M{gx - 4.5} {py(g.topNut)}V{py(g.bottomNut)}M{gx + 4.5} {py(g.topNut)}V{py(g.bottomNut)}" />
       <path class="nuts" d="M{gx - 9} {py(g.topNut) - 3}h18M{gx - 9} {py(g.bottomNut) + 3}h18" />
       <path class="thin" d="M{gx} {py(g.topNut) - 3}H{px(0)}M{gx} {py(g.bottomNut) + 3}H{px(0)}" />
     {/each}
 
     {#each words as level (level.word)}
-      {#if level.kind !== 'plain' || !detail}<path class="level {level.kind}" d="M{px(fitOut.glasses.length ? section.glassX : bounds.x0)} {py(level.z)}H{end}" />{/if}
+      {#if level.kind !== 'plain' || !detail}<path
+          class="level {level.kind}"
+          d="M{px(fitOut.glasses.length ? section.glassX : bounds.x0)} {py(level.z)}H{end}"
+        />{/if}
     {/each}
     {#if detail}
       {@const [g] = fitOut.glasses}
-      <path class="zoom" d="M{end} {py(g!.topNut)}L{detail.x - 8} {detail.nuts[0]}M{end} {py(g!.bottomNut)}L{detail.x - 8} {detail.nuts[1]}" />
+      <path
+        class="zoom"
+        d="M{end} {py(g!.topNut)}L{detail.x - 8} {detail.nuts[0]}M{end} {py(g!.bottomNut)}L{detail.x - 8} {detail.nuts[1]}"
+      />
       <rect class="gw" x={detail.x} y={detail.y(waterTop)} width="18" height={Math.max(0, detail.nuts[1] - detail.y(waterTop))} />
       <path class="thin tube-wall" d="M{detail.x} {detail.nuts[0]}V{detail.nuts[1]}M{detail.x + 18} {detail.nuts[0]}V{detail.nuts[1]}" />
       <rect class="nut" x={detail.x - 7} y={detail.nuts[0] - 12} width="32" height="12" />
@@ -133,12 +200,23 @@
       {/if}
       <text class={level.kind} x={detail ? detail.x + 48 : end + 30} y={level.y}>{level.word}</text>
     {/each}
-    {#if detail}<text x={detail.x + 9} y={height - 6} text-anchor="middle">glass, {detail.times.toFixed(1)} times as large</text>{/if}
+    {#if detail}<text x={detail.x - 7} y={detail.nuts[0] - 20}>the glass, {detail.times.toFixed(1)} times as large</text>{/if}
 
     <g class="dim">
-      <path d="M{px(section.along.from)} {dimY}H{px(section.along.to)}M{px(section.along.from)} {dimY - 6}v12M{px(section.along.to)} {dimY - 6}v12" />
-      <path class="ext" d="M{px(section.along.from)} {py(section.along.z) + 4}V{dimY - 8}M{px(section.along.to)} {py(section.along.z) + 4}V{dimY - 8}" />
-      <text text-anchor="middle" x={(px(section.along.from) + px(section.along.to)) / 2} y={dimY + 20}>{section.along.word} {len(section.along.to - section.along.from)} long, {len(section.up.to - section.up.from)} {fitOut.boiler.form === 'vertical' ? 'high' : 'across'}</text>
+      <path
+        d="M{px(section.along.from)} {dimY}H{px(section.along.to)}M{px(section.along.from)} {dimY - 6}v12M{px(section.along.to)} {dimY -
+          6}v12"
+      />
+      <path
+        class="ext"
+        d="M{px(section.along.from)} {py(section.along.z) + 4}V{dimY - 8}M{px(section.along.to)} {py(section.along.z) + 4}V{dimY - 8}"
+      />
+      <text text-anchor="middle" x={(px(section.along.from) + px(section.along.to)) / 2} y={dimY + 20}
+        >{section.along.word}
+        {len(section.along.to - section.along.from)}
+        {fitOut.boiler.form === 'vertical' ? 'across' : 'long'}, {len(section.up.to - section.up.from)}
+        {fitOut.boiler.form === 'vertical' ? 'high' : 'across'}</text
+      >
     </g>
   </svg>
 </figure>

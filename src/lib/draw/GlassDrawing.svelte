@@ -90,7 +90,15 @@
 >
   <svg {width} {height} aria-hidden="true">
     {#if shown !== undefined && isLevel(shown)}
-      <rect class="water" class:stale={stale && draft === undefined} class:abnormal {x} y={y(shown)} width={bore} height={y(0) - y(shown)} />
+      <rect
+        class="water"
+        class:stale={stale && draft === undefined}
+        class:abnormal
+        {x}
+        y={y(shown)}
+        width={bore}
+        height={y(0) - y(shown)}
+      />
       <!-- the meniscus: read at its lowest point -->
       <path class="meniscus" d="M{x} {y(shown) - 4} q{bore / 2} 9 {bore} 0 v3 h{-bore} z" />
     {:else if shown === 'top nut'}
@@ -108,7 +116,11 @@
     <path class="limit up" d="M0 {y(levels.ceiling)}H{x - 1}" />
     <text x="0" y={y(levels.ceiling) - 6}>ceiling</text>
     {#if draft !== undefined}
-      <path class="draft" d="M{x - 14} {draft === 'bottom nut' ? height - nut / 2 : draft === 'top nut' ? nut / 2 : isLevel(draft) ? y(draft) : 0}h{bore + 28}" />
+      <path
+        class="draft"
+        d="M{x - 14} {draft === 'bottom nut' ? height - nut / 2 : draft === 'top nut' ? nut / 2 : isLevel(draft) ? y(draft) : 0}h{bore +
+          28}"
+      />
     {/if}
   </svg>
 </div>

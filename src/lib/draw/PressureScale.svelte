@@ -41,7 +41,13 @@
   const axis = 46;
   /** Words that would lie on each other are left out, the working pressure's never. */
   const spaced = $derived(
-    marks.reduce<{ value: number; word: string }[]>((kept, m) => (Math.abs(yOf(m.value) - yOf(workingPressure)) > 17 && kept.every((k) => Math.abs(yOf(k.value) - yOf(m.value)) > 17) ? [...kept, m] : kept), [])
+    marks.reduce<{ value: number; word: string }[]>(
+      (kept, m) =>
+        Math.abs(yOf(m.value) - yOf(workingPressure)) > 17 && kept.every((k) => Math.abs(yOf(k.value) - yOf(m.value)) > 17)
+          ? [...kept, m]
+          : kept,
+      []
+    )
   );
 
   function at(event: PointerEvent): number {
@@ -67,7 +73,8 @@
   function key(event: KeyboardEvent) {
     if (!onpick) return;
     const step = { ArrowUp: fine, ArrowDown: -fine, PageUp: minor, PageDown: -minor }[event.key];
-    if (step !== undefined) set(toSi(Math.min(top, Math.max(0, Math.round((fromSi(shown ?? 0, 'pressure', unit) + step) / fine) * fine)), 'pressure', unit));
+    if (step !== undefined)
+      set(toSi(Math.min(top, Math.max(0, Math.round((fromSi(shown ?? 0, 'pressure', unit) + step) / fine) * fine)), 'pressure', unit));
     else if (event.key === 'Enter' && draft !== undefined) up();
     else if (event.key === 'Escape') set(undefined);
     else return;

@@ -29,8 +29,15 @@
 </script>
 
 <div class="trend">
-  <div class="canvas" bind:this={element} role="img" aria-label="Trend of pressure and glass against time; every reading is listed in the log"></div>
-  {#if !some}<p class="note second">{failed ? 'The chart could not be loaded. Every reading is in the log.' : 'The trend begins with the first reading.'}</p>{/if}
+  <div
+    class="canvas"
+    bind:this={element}
+    role="img"
+    aria-label="Trend of pressure and glass against time; every reading is listed in the log"
+  ></div>
+  {#if !some}<p class="note second">
+      {failed ? 'The chart could not be loaded. Every reading is in the log.' : 'The trend begins with the first reading.'}
+    </p>{/if}
 </div>
 
 <style>

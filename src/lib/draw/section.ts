@@ -50,7 +50,12 @@ const sections: { [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => Se
         { x: b.wrapperLength, z: 0, w: b.barrelLength, h: b.barrelDiameter }
       ],
       dry: [box],
-      tubes: rows(b.tubes.count, b.tubes.low, b.tubes.high).map((z) => ({ x: box.x + box.w, z: z - b.tubes.diameter / 2, w: end - box.x - box.w, h: b.tubes.diameter })),
+      tubes: rows(b.tubes.count, b.tubes.low, b.tubes.high).map((z) => ({
+        x: box.x + box.w,
+        z: z - b.tubes.diameter / 2,
+        w: end - box.x - box.w,
+        h: b.tubes.diameter
+      })),
       fire: { x: box.x, z: -b.legs + 0.08 * box.h, w: box.w },
       glassX: -0.06 * end,
       along: { from: b.wrapperLength, to: end, z: Math.min(0, -b.legs * 0.25), word: 'barrel' },
@@ -63,7 +68,15 @@ const sections: { [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => Se
     return {
       shell: [{ x: 0, z: 0, w: b.diameter, h: b.height }],
       dry: [{ x: (b.diameter - b.fireboxDiameter) / 2, z: 0, w: b.fireboxDiameter, h: b.fireboxHeight }],
-      tubes: b.tubeCount === 0 ? [] : Array.from({ length: across }, (_, i) => ({ x: (b.diameter - b.fireboxDiameter) / 2 + pitch * (i + 1) - b.tubeDiameter / 2, z: b.fireboxHeight, w: b.tubeDiameter, h: b.height - b.fireboxHeight })),
+      tubes:
+        b.tubeCount === 0
+          ? []
+          : Array.from({ length: across }, (_, i) => ({
+              x: (b.diameter - b.fireboxDiameter) / 2 + pitch * (i + 1) - b.tubeDiameter / 2,
+              z: b.fireboxHeight,
+              w: b.tubeDiameter,
+              h: b.height - b.fireboxHeight
+            })),
       fire: { x: (b.diameter - b.fireboxDiameter) / 2, z: 0.1 * b.fireboxHeight, w: b.fireboxDiameter },
       glassX: -0.25 * b.diameter,
       along: { from: 0, to: b.diameter, z: 0, word: 'shell' },
@@ -71,7 +84,12 @@ const sections: { [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => Se
     };
   },
   horizontal: (b) => {
-    const tubes = rows(b.tubes.count, b.tubes.low, b.tubes.high).map((z) => ({ x: 0, z: z - b.tubes.diameter / 2, w: b.length, h: b.tubes.diameter }));
+    const tubes = rows(b.tubes.count, b.tubes.low, b.tubes.high).map((z) => ({
+      x: 0,
+      z: z - b.tubes.diameter / 2,
+      w: b.length,
+      h: b.tubes.diameter
+    }));
     const [flue] = tubes;
     return flueDrum(b, tubes, [], flue && { x: 0, z: flue.z + flue.h * 0.25, w: b.length * 0.55 });
   },

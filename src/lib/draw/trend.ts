@@ -28,7 +28,11 @@ function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof c
   const { fitOut } = log.context;
   const p = (pascal: number) => Math.round(fromSi(pascal, 'pressure', units.pressure) * 10) / 10;
   const pressures = live.flatMap((e) => (e.kind === 'reading' && e.body.pressure !== undefined ? [[e.at, p(e.body.pressure)]] : []));
-  const glasses = live.flatMap((e) => (e.kind === 'reading' && e.body.glass !== undefined && e.body.glassNumber !== 2 ? [[e.at, isLevel(e.body.glass) ? e.body.glass : e.body.glass === 'top nut' ? 1 : 0]] : []));
+  const glasses = live.flatMap((e) =>
+    e.kind === 'reading' && e.body.glass !== undefined && e.body.glassNumber !== 2
+      ? [[e.at, isLevel(e.body.glass) ? e.body.glass : e.body.glass === 'top nut' ? 1 : 0]]
+      : []
+  );
   const shown = lanes.filter(({ is }) => live.some(is));
   const ticks = shown.flatMap(({ is }, lane) => live.filter(is).map((e) => [e.at, lane]));
   const start = log.state.fire.litAt ?? log.state.began ?? new Date(now).toISOString();
@@ -47,17 +51,58 @@ function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof c
     { ...side, height: glassTall, bottom: events + 14 },
     { ...side, height: shown.length * 16, bottom: 24 }
   ];
-  const time = (i: number, shown: boolean) => ({ type: 'time', gridIndex: i, ...span, axisLabel: { ...label, show: shown, formatter: '{HH}:{mm}', hideOverlap: true }, axisLine: { ...axisLine, onZero: false }, axisTick: { show: shown }, splitLine: { show: false }, minInterval: 600_000 });
+  const time = (i: number, shown: boolean) => ({
+    type: 'time',
+    gridIndex: i,
+    ...span,
+    axisLabel: { ...label, show: shown, formatter: '{HH}:{mm}', hideOverlap: true },
+    axisLine: { ...axisLine, onZero: false },
+    axisTick: { show: shown },
+    splitLine: { show: false },
+    minInterval: 600_000
+  });
   return {
     animation: false,
     textStyle: { fontFamily: 'Barlow' },
     grid: grids,
-    tooltip: { trigger: 'axis', axisPointer: { type: 'line', lineStyle: { color: c.ink2 } }, backgroundColor: c.raised, borderColor: c.ink, borderRadius: 0, textStyle: { color: c.ink, fontFamily: 'Barlow' } },
+    tooltip: {
+      trigger: 'axis',
+      axisPointer: { type: 'line', lineStyle: { color: c.ink2 } },
+      backgroundColor: c.raised,
+      borderColor: c.ink,
+      borderRadius: 0,
+      textStyle: { color: c.ink, fontFamily: 'Barlow' }
+    },
     xAxis: [time(0, false), time(1, false), time(2, true)],
     yAxis: [
-      { gridIndex: 0, min: 0, max: Math.ceil(p(fitOut.workingPressure * 1.15) / 5) * 5, axisLabel: { ...label, showMaxLabel: false }, axisLine: { show: true, ...axisLine }, splitLine: { lineStyle: { color: c.rule } }, splitNumber: 4 },
-      { gridIndex: 1, min: 0, max: 1, interval: 0.5, axisLabel: { ...label, formatter: (v: number) => ({ 0: '0', 0.5: '½', 1: '1' })[v] ?? '' }, axisLine: { show: true, ...axisLine }, splitLine: { lineStyle: { color: c.rule } } },
-      { gridIndex: 2, type: 'category', data: shown.map((l) => l.word), inverse: true, axisLabel: { ...label, fontSize: 12, interval: 0 }, axisLine: { show: false }, axisTick: { show: false }, splitLine: { show: false } }
+      {
+        gridIndex: 0,
+        min: 0,
+        max: Math.ceil(p(fitOut.workingPressure * 1.15) / 5) * 5,
+        axisLabel: { ...label, showMaxLabel: false },
+        axisLine: { show: true, ...axisLine },
+        splitLine: { lineStyle: { color: c.rule } },
+        splitNumber: 4
+      },
+      {
+        gridIndex: 1,
+        min: 0,
+        max: 1,
+        interval: 0.5,
+        axisLabel: { ...label, formatter: (v: number) => ({ 0: '0', 0.5: '½', 1: '1' })[v] ?? '' },
+        axisLine: { show: true, ...axisLine },
+        splitLine: { lineStyle: { color: c.rule } }
+      },
+      {
+        gridIndex: 2,
+        type: 'category',
+        data: shown.map((l) => l.word),
+        inverse: true,
+        axisLabel: { ...label, fontSize: 12, interval: 0 },
+        axisLine: { show: false },
+        axisTick: { show: false },
+        splitLine: { show: false }
+      }
     ],
     series: [
       {
@@ -70,10 +115,42 @@ function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof c
         symbolSize: 4,
         lineStyle: { color: c.ink, width: 2 },
         itemStyle: { color: c.ink },
-        markLine: { silent: true, symbol: 'none', lineStyle: { color: c.ink, type: 'solid', width: 2 }, label: { formatter: 'WP', position: 'insideStartTop', color: c.ink, fontFamily: 'Barlow Semi Condensed', fontSize: 13 }, data: [{ yAxis: p(fitOut.workingPressure) }] }
+        markLine: {
+          silent: true,
+          symbol: 'none',
+          lineStyle: { color: c.ink, type: 'solid', width: 2 },
+          label: { formatter: 'WP', position: 'insideStartTop', color: c.ink, fontFamily: 'Barlow Semi Condensed', fontSize: 13 },
+          data: [{ yAxis: p(fitOut.workingPressure) }]
+        }
       },
-      ...(hasGlass ? [{ name: 'Glass', type: 'line', xAxisIndex: 1, yAxisIndex: 1, data: glasses, symbol: 'circle', symbolSize: 4, step: false, lineStyle: { color: c.water, width: 2 }, itemStyle: { color: c.water }, tooltip: { valueFormatter: (v: number) => (v as number)?.toFixed(2) } }] : []),
-      { name: 'Events', type: 'scatter', xAxisIndex: 2, yAxisIndex: 2, data: ticks, symbol: 'rect', symbolSize: [2, 11], itemStyle: { color: c.ink }, tooltip: { show: false } }
+      ...(hasGlass
+        ? [
+            {
+              name: 'Glass',
+              type: 'line',
+              xAxisIndex: 1,
+              yAxisIndex: 1,
+              data: glasses,
+              symbol: 'circle',
+              symbolSize: 4,
+              step: false,
+              lineStyle: { color: c.water, width: 2 },
+              itemStyle: { color: c.water },
+              tooltip: { valueFormatter: (v: number) => (v as number)?.toFixed(2) }
+            }
+          ]
+        : []),
+      {
+        name: 'Events',
+        type: 'scatter',
+        xAxisIndex: 2,
+        yAxisIndex: 2,
+        data: ticks,
+        symbol: 'rect',
+        symbolSize: [2, 11],
+        itemStyle: { color: c.ink },
+        tooltip: { show: false }
+      }
     ]
   };
 }
@@ -86,7 +163,8 @@ export function draw(element: HTMLElement) {
   resized.observe(element);
   return {
     show: (log: Log, units: UnitChoice, now: number) => {
-      again = () => chart.setOption(option(log, units, now, colours(element), element.clientHeight) as echarts.EChartsCoreOption, { notMerge: true });
+      again = () =>
+        chart.setOption(option(log, units, now, colours(element), element.clientHeight) as echarts.EChartsCoreOption, { notMerge: true });
       again();
     },
     end: () => {

@@ -8,7 +8,13 @@
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
 
-  let { open = $bindable(), log, now, onchoose, onphase }: { open: boolean; log: Log; now: number; onchoose: (key: string) => void; onphase: (phase: Phase) => void } = $props();
+  let {
+    open = $bindable(),
+    log,
+    now,
+    onchoose,
+    onphase
+  }: { open: boolean; log: Log; now: number; onchoose: (key: string) => void; onphase: (phase: Phase) => void } = $props();
   const steps = $derived(log.context.procedure.steps);
   const words = (s: Standing): string => {
     switch (s.is) {
@@ -36,13 +42,19 @@
         <section>
           <div class="head">
             <h3>{phase} <span class="second">{here.filter((s) => log.state.steps[s.key]).length} of {here.length}</span></h3>
-            {#if phase === log.state.phase}<span class="label">now</span>{:else}<button class="quiet" onclick={() => onphase(phase)}>Go to this phase</button>{/if}
+            {#if phase === log.state.phase}<span class="label">now</span>{:else}<button class="quiet" onclick={() => onphase(phase)}
+                >Go to this phase</button
+              >{/if}
           </div>
           <ul>
             {#each here as step (step.key)}
               {@const s = standing(step, log.state, log.context.procedure, now)}
               <li class={s.is}>
-                <button disabled={s.is === 'done'} onclick={() => onchoose(step.key)}><span class="mark" aria-hidden="true">{mark[s.is]}</span><span>{text(step.what)}</span><span class="second">{text(words(s))}</span></button>
+                <button disabled={s.is === 'done'} onclick={() => onchoose(step.key)}
+                  ><span class="mark" aria-hidden="true">{mark[s.is]}</span><span>{text(step.what)}</span><span class="second"
+                    >{text(words(s))}</span
+                  ></button
+                >
               </li>
             {/each}
           </ul>

@@ -7,7 +7,9 @@
   let dialog: HTMLDialogElement;
   let drill = $state<Drill>(lowWater);
   let answer = $state<number>();
-  const shown = $derived(drill.question ? (answer === undefined ? undefined : drill.question.answers[answer]) : { steps: drill.steps ?? [], then: drill.then });
+  const shown = $derived(
+    drill.question ? (answer === undefined ? undefined : drill.question.answers[answer]) : { steps: drill.steps ?? [], then: drill.then }
+  );
 
   onMount(() => dialog.showModal());
   function choose(i: number) {
@@ -16,7 +18,7 @@
   }
 </script>
 
-<dialog bind:this={dialog} onclose={onclose} aria-labelledby="drill-title">
+<dialog bind:this={dialog} {onclose} aria-labelledby="drill-title">
   <div class="head">
     <h2 id="drill-title">{drill.title}</h2>
     <button class="plain" onclick={() => dialog.close()}>Back to the Footplate</button>
@@ -24,16 +26,22 @@
   {#if drill.question && answer === undefined}
     <p class="ask">{hasGlass ? drill.question.ask : 'Is there water in the boiler? There is no glass to tell.'}</p>
     <div class="answers">
-      {#each drill.question.answers as a, i (a.answer)}<button class="plain" class:worst={i === 1} onclick={() => choose(i)}>{hasGlass ? a.answer : i === 0 ? 'Yes, I measured it and the time is not up' : 'No, or I do not know'}</button>{/each}
+      {#each drill.question.answers as a, i (a.answer)}<button class="plain" class:worst={i === 1} onclick={() => choose(i)}
+          >{hasGlass ? a.answer : i === 0 ? 'Yes, I measured it and the time is not up' : 'No, or I do not know'}</button
+        >{/each}
     </div>
   {:else if shown}
-    <ol class="steps">{#each shown.steps as step (step)}<li>{step}</li>{/each}</ol>
+    <ol class="steps">
+      {#each shown.steps as step (step)}<li>{step}</li>{/each}
+    </ol>
     {#if shown.then}<p class="then">{shown.then}</p>{/if}
     {#if drill.question}<button class="quiet" onclick={() => (answer = undefined)}>Ask me again</button>{/if}
   {/if}
   <nav aria-label="Other drills">
     {#each drills as other (other.key)}
-      <button class="plain" aria-pressed={other.key === drill.key} onclick={() => ((drill = other), (answer = undefined))}>{other.title}</button>
+      <button class="plain" aria-pressed={other.key === drill.key} onclick={() => ((drill = other), (answer = undefined))}
+        >{other.title}</button
+      >
     {/each}
   </nav>
   <p class="second small">Your club’s own emergency rules come first where they differ.</p>

@@ -2,7 +2,8 @@
   // A fault in two touches: one of the usual ones as a note, or one's own words with what it forbids.
   import { forbids as words, type Forbids } from '$core/log';
 
-  let { usual, onraise, oncancel }: { usual: readonly string[]; onraise: (text: string, forbids: Forbids) => void; oncancel: () => void } = $props();
+  let { usual, onraise, oncancel }: { usual: readonly string[]; onraise: (text: string, forbids: Forbids) => void; oncancel: () => void } =
+    $props();
   let text = $state('');
   let forbids = $state<Forbids>('nothing');
   const options = Object.entries(words) as [Forbids, string][];
@@ -12,10 +13,14 @@
   <fieldset>
     <legend class="label">Until it is fixed</legend>
     {#each [...options].reverse() as [key, word] (key)}
-      <label class:chosen={forbids === key}><input class="unseen" type="radio" name="forbids" value={key} bind:group={forbids} />{word}</label>
+      <label class:chosen={forbids === key}
+        ><input class="unseen" type="radio" name="forbids" value={key} bind:group={forbids} />{word}</label
+      >
     {/each}
   </fieldset>
-  <div class="usual">{#each usual as word (word)}<button class="plain" onclick={() => onraise(word, forbids)}>{word}</button>{/each}</div>
+  <div class="usual">
+    {#each usual as word (word)}<button class="plain" onclick={() => onraise(word, forbids)}>{word}</button>{/each}
+  </div>
   <form
     onsubmit={(e) => {
       e.preventDefault();

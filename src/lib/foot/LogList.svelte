@@ -17,7 +17,11 @@
     <li class:gone class:strong={strong(entry)}>
       <button aria-expanded={open === entry.id} onclick={() => (open = open === entry.id ? undefined : entry.id)}>
         <time class="figure" datetime={entry.at}>{clock(entry.at)}</time>
-        <span>{printMarks(say(entry, unitChoice(), log.context.procedure), unitChoice())}{#if entry.by !== me}<span class="by">, {entry.by}</span>{/if}</span>
+        <span
+          >{printMarks(say(entry, unitChoice(), log.context.procedure), unitChoice())}{#if entry.by !== me}<span class="by"
+              >, {entry.by}</span
+            >{/if}</span
+        >
       </button>
       {#if open === entry.id}
         <p class="more">

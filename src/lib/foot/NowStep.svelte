@@ -5,7 +5,25 @@
   import { printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
 
-  let { placed, state: now_, now, chosen = false, ondone, onskip, onlift, onback }: { placed: Placed; state: State; now: number; chosen?: boolean; ondone: () => void; onskip: (reason: string) => void; onlift?: () => void; onback?: () => void } = $props();
+  let {
+    placed,
+    state: now_,
+    now,
+    chosen = false,
+    ondone,
+    onskip,
+    onlift,
+    onback
+  }: {
+    placed: Placed;
+    state: State;
+    now: number;
+    chosen?: boolean;
+    ondone: () => void;
+    onskip: (reason: string) => void;
+    onlift?: () => void;
+    onback?: () => void;
+  } = $props();
   const step = $derived(placed.step);
   const standing = $derived(placed.standing);
   const lacking = $derived(standing.is === 'open' ? evidenceLacking(step, now_, now) : undefined);
@@ -30,7 +48,9 @@
   {#if step.caution}<p class="caution">▲ {text(step.caution)}</p>{/if}
   {#if standing.is === 'waiting'}<p class="gate">{text(standing.waits.join('; '))}</p>{/if}
   {#if standing.is === 'blocked'}
-    <ul class="gate">{#each standing.because as because (because)}<li>{text(because)}</li>{/each}</ul>
+    <ul class="gate">
+      {#each standing.because as because (because)}<li>{text(because)}</li>{/each}
+    </ul>
   {/if}
   {#if lacking}<p class="gate">{lacking}</p>{/if}
   {#if skipping}
@@ -42,8 +62,15 @@
       }}
     >
       <label for="skip-reason">Why is it skipped? It stays in the record.</label>
-      <div class="row">{#each usual as word (word)}<button type="button" class="plain" onclick={() => onskip(word)}>{word}</button>{/each}</div>
-      <div class="line"><input id="skip-reason" bind:value={reason} maxlength="300" placeholder="Another reason" /><button class="plain" disabled={!reason.trim()}>Skip</button></div>
+      <div class="row">
+        {#each usual as word (word)}<button type="button" class="plain" onclick={() => onskip(word)}>{word}</button>{/each}
+      </div>
+      <div class="line">
+        <input id="skip-reason" bind:value={reason} maxlength="300" placeholder="Another reason" /><button
+          class="plain"
+          disabled={!reason.trim()}>Skip</button
+        >
+      </div>
       <button type="button" class="quiet" onclick={() => (skipping = false)}>Do not skip</button>
     </form>
   {:else}
@@ -55,11 +82,19 @@
     <div class="row between">
       <button class="quiet" aria-expanded={why} onclick={() => (why = !why)}>Why</button>
       {#if chosen && onback}<button class="quiet" onclick={onback}>Back to now</button>{/if}
-      {#if step.must}<span class="second must">Not one to skip</span>{:else}<button class="quiet" onclick={() => (skipping = true)}>Skip</button>{/if}
+      {#if step.must}<span class="second must">Not one to skip</span>{:else}<button class="quiet" onclick={() => (skipping = true)}
+          >Skip</button
+        >{/if}
     </div>
     {#if why}
       <p class="why">{text(step.why)}</p>
-      {#if step.materials.length}<p class="why second">To hand: {step.materials.join(', ')}. About {step.minutes} min{step.who === 'keeper' ? '' : step.who === 'helper' ? ', by a helper' : ', by either of you'}.</p>{/if}
+      {#if step.materials.length}<p class="why second">
+          To hand: {step.materials.join(', ')}. About {step.minutes} min{step.who === 'keeper'
+            ? ''
+            : step.who === 'helper'
+              ? ', by a helper'
+              : ', by either of you'}.
+        </p>{/if}
     {/if}
   {/if}
 </article>

@@ -6,7 +6,17 @@
   import FaultForm from './FaultForm.svelte';
   import { type Action, actionsOf, commonFaults } from './quick-actions';
 
-  let { fitOut, state: state_, record, chosen = $bindable() }: { fitOut: FitOut; state: State; record: <K extends Kind>(kind: K, body: Bodies[K]) => void; /** Key of the action that is open. */ chosen?: string } = $props();
+  let {
+    fitOut,
+    state: state_,
+    record,
+    chosen = $bindable()
+  }: {
+    fitOut: FitOut;
+    state: State;
+    record: <K extends Kind>(kind: K, body: Bodies[K]) => void;
+    /** Key of the action that is open. */ chosen?: string;
+  } = $props();
   const actions = $derived(actionsOf(fitOut, state_, unitChoice()));
   const open = $derived(actions.find((a) => a.key === chosen));
   let note = $state('');
@@ -29,7 +39,9 @@
 
 {#if open && 'choices' in open}
   <div class="grid" role="group" aria-label={open.word}>
-    {#each open.choices as choice (choice.word)}<button class="plain" onclick={() => (record(choice.kind, choice.body as never), done())}>{choice.word}</button>{/each}
+    {#each open.choices as choice (choice.word)}<button class="plain" onclick={() => (record(choice.kind, choice.body as never), done())}
+        >{choice.word}</button
+      >{/each}
     <button class="plain back" onclick={done}>Back</button>
   </div>
 {:else if open && 'form' in open && open.form === 'fault'}
@@ -39,12 +51,16 @@
     class="note"
     onsubmit={(e) => {
       e.preventDefault();
-      if (note.trim()) (record('note', { text: note.trim() }), done());
+      if (!note.trim()) return;
+      record('note', { text: note.trim() });
+      done();
     }}
   >
     <label class="label" for="note-text">Note</label>
     <textarea id="note-text" rows="3" maxlength="2000" bind:value={note}></textarea>
-    <div class="row"><button class="plain go" disabled={!note.trim()}>Log note</button><button type="button" class="quiet" onclick={done}>Back</button></div>
+    <div class="row">
+      <button class="plain go" disabled={!note.trim()}>Log note</button><button type="button" class="quiet" onclick={done}>Back</button>
+    </div>
   </form>
 {:else}
   <div class="grid" role="group" aria-label="Quick actions">

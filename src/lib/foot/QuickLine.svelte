@@ -26,7 +26,17 @@
 
 <form onsubmit={submit}>
   <label class="unseen" for="quick-line">Quick line: a reading and what you did, such as 65 ½ coal</label>
-  <input id="quick-line" autocomplete="off" autocapitalize="off" spellcheck="false" placeholder="65 ½ coal" bind:value={text} oninput={() => (sure = false)} onkeydown={(e) => e.key === 'Escape' && ((text = ''), e.currentTarget.blur())} aria-describedby="quick-echo" />
+  <input
+    id="quick-line"
+    autocomplete="off"
+    autocapitalize="off"
+    spellcheck="false"
+    placeholder="65 ½ coal"
+    bind:value={text}
+    oninput={() => (sure = false)}
+    onkeydown={(e) => e.key === 'Escape' && ((text = ''), e.currentTarget.blur())}
+    aria-describedby="quick-echo"
+  />
   <p id="quick-echo" role="status" class:problem={heard.problem} class:asks={heard.asks.length > 0}>
     {#if heard.problem}{heard.problem}
     {:else if heard.asks.length}{heard.asks.join(' ')} <strong>{sure ? 'Enter again logs it as typed.' : 'Enter to confirm.'}</strong>

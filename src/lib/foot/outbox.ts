@@ -37,12 +37,19 @@ export async function drop(ids: readonly string[]) {
 
 /** In the order in which they were made. */
 export const waitingFor = async (steaming: string, member: string): Promise<Waiting[]> =>
-  (await (await store()).getAllFromIndex('waiting', 'steaming', steaming)).filter((w) => w.member === member).sort((a, b) => (a.id < b.id ? -1 : 1));
+  (await (await store()).getAllFromIndex('waiting', 'steaming', steaming))
+    .filter((w) => w.member === member)
+    .sort((a, b) => (a.id < b.id ? -1 : 1));
 
 /** Asks before signing out with entries that have not been delivered; they are kept either way. */
 export async function forget(): Promise<boolean> {
   const left = await store()
     .then((db) => db.count('waiting'))
     .catch(() => 0);
-  return left === 0 || confirm(`${left} ${left === 1 ? 'entry has' : 'entries have'} not been delivered yet. ${left === 1 ? 'It stays' : 'They stay'} on this device until you sign in here again. Sign out?`);
+  return (
+    left === 0 ||
+    confirm(
+      `${left} ${left === 1 ? 'entry has' : 'entries have'} not been delivered yet. ${left === 1 ? 'It stays' : 'They stay'} on this device until you sign in here again. Sign out?`
+    )
+  );
 }

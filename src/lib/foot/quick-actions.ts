@@ -10,11 +10,19 @@ export interface Touch {
 }
 
 /** A quick action: one touch where there is nothing to choose, two where there is. */
-export type Action = { key: string; word: string; more?: string; on?: boolean } & ({ touch: Touch } | { choices: Touch[] } | { form: 'fault' | 'note' });
+export type Action = { key: string; word: string; more?: string; on?: boolean } & (
+  { touch: Touch } | { choices: Touch[] } | { form: 'fault' | 'note' }
+);
 
 const valve = (word: string, name: Valve, open: number): Touch => ({ word, kind: 'valve', body: { valve: name, open } });
-const steps = (name: Valve, off: string, on: string) => [valve(off, name, 0), valve('¼', name, 0.25), valve('½', name, 0.5), valve(on, name, 1)];
-const stands = (open: number | undefined, off: string, on: string) => (open === undefined ? undefined : open === 0 ? off : open === 1 ? on : printGlass(open));
+const steps = (name: Valve, off: string, on: string) => [
+  valve(off, name, 0),
+  valve('¼', name, 0.25),
+  valve('½', name, 0.5),
+  valve(on, name, 1)
+];
+const stands = (open: number | undefined, off: string, on: string) =>
+  open === undefined ? undefined : open === 0 ? off : open === 1 ? on : printGlass(open);
 
 /** The quick actions of an engine, from what it has on it, with what stands open now. */
 export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] {
@@ -22,7 +30,12 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
   const out: Action[] = [];
   if (f.fire.with === 'solid') {
     const fuel = f.fire.fuel.includes('coal') || f.fire.fuel === 'anthracite' ? 'coal' : f.fire.fuel;
-    out.push({ key: 'c', word: fuel[0]!.toUpperCase() + fuel.slice(1), more: state.fire.rounds ? `${state.fire.rounds} so far` : undefined, touch: { word: fuel, kind: 'fire', body: { act: 'fuel on', fuel } } });
+    out.push({
+      key: 'c',
+      word: fuel[0]!.toUpperCase() + fuel.slice(1),
+      more: state.fire.rounds ? `${state.fire.rounds} so far` : undefined,
+      touch: { word: fuel, kind: 'fire', body: { act: 'fuel on', fuel } }
+    });
   }
   const feeds = f.feeds.filter((x) => x.plumbed && x.kind !== 'bottle');
   if (feeds.length) {
@@ -46,7 +59,8 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
   }
   if (f.fire.with === 'solid') {
     out.push({ key: 'b', word: 'Blower', more: stands(open('blower'), 'off', 'on'), choices: steps('blower', 'Blower off', 'Full') });
-    if (f.fire.damper) out.push({ key: 'a', word: 'Damper', more: stands(open('damper'), 'shut', 'open'), choices: steps('damper', 'Damper shut', 'Open') });
+    if (f.fire.damper)
+      out.push({ key: 'a', word: 'Damper', more: stands(open('damper'), 'shut', 'open'), choices: steps('damper', 'Damper shut', 'Open') });
     out.push({
       key: 'r',
       word: 'Fire',
@@ -61,9 +75,19 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
   }
   if (f.cylinders.drains !== 'none' && f.cylinders.drains !== 'steam') {
     const isOpen = state.open.drains !== undefined;
-    out.push({ key: 'n', word: isOpen ? 'Drains shut' : 'Drains open', on: isOpen, touch: valve(isOpen ? 'drains shut' : 'drains open', 'drains', isOpen ? 0 : 1) });
+    out.push({
+      key: 'n',
+      word: isOpen ? 'Drains shut' : 'Drains open',
+      on: isOpen,
+      touch: valve(isOpen ? 'drains shut' : 'drains open', 'drains', isOpen ? 0 : 1)
+    });
   }
-  out.push({ key: 'g', word: 'Regulator', more: stands(open('regulator'), 'shut', 'open'), choices: steps('regulator', 'Regulator shut', 'Open') });
+  out.push({
+    key: 'g',
+    word: 'Regulator',
+    more: stands(open('regulator'), 'shut', 'open'),
+    choices: steps('regulator', 'Regulator shut', 'Open')
+  });
   out.push({
     key: 'v',
     word: 'Valve lift',
@@ -77,7 +101,14 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
       ];
     })
   });
-  out.push({ key: 'o', word: 'Oil', choices: [{ word: 'Oil round done', kind: 'oil', body: { what: 'oil round' } }, ...f.lubrication.slice(0, 5).map((x): Touch => ({ word: x.point, kind: 'oil', body: { what: x.point } }))] });
+  out.push({
+    key: 'o',
+    word: 'Oil',
+    choices: [
+      { word: 'Oil round done', kind: 'oil', body: { what: 'oil round' } },
+      ...f.lubrication.slice(0, 5).map((x): Touch => ({ word: x.point, kind: 'oil', body: { what: x.point } }))
+    ]
+  });
   out.push({
     key: 's',
     word: 'Seen',

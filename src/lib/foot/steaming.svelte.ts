@@ -12,6 +12,7 @@ export interface Opened {
   last: number;
 }
 
+const formatISO = (ms: number) => new Date(ms).toISOString();
 /** The most that one delivery carries. */
 const batch = 500;
 const undoMs = 10_000;
@@ -75,7 +76,14 @@ export class Steaming {
     const now = Date.now();
     // A millisecond apart, so that what was said in one go keeps its order.
     const entries = made.map(
-      (m, i) => ({ ...m, id: timeOrderedId(now + i, crypto.getRandomValues(new Uint8Array(10))), at: new Date(now + i).toISOString(), by: this.#member.name, source: 'person' }) as Entry
+      (m, i) =>
+        ({
+          ...m,
+          id: timeOrderedId(now + i, crypto.getRandomValues(new Uint8Array(10))),
+          at: formatISO(now + i),
+          by: this.#member.name,
+          source: 'person'
+        }) as Entry
     );
     for (const entry of entries) this.log = add(this.log, entry);
     this.waiting += entries.length;
@@ -128,9 +136,8 @@ export class Steaming {
       for (let i = 0; i < left.length; i += batch) {
         const part = left.slice(i, i + batch);
         const { refused } = await this.#send(part.map((w) => w.entry));
-        const bad = new Map(refused.map((r) => [r.id, r.sentence]));
-        await drop(part.filter((w) => !bad.has(w.id)).map((w) => w.id));
-        const kept = part.filter((w) => bad.has(w.id)).map((w) => ({ ...w, refused: bad.get(w.id)! }));
+        const kept = part.flatMap((w) => refused.filter((r) => r.id === w.id).map((r) => ({ ...w, refused: r.sentence })));
+        await drop(part.filter((w) => kept.every((k) => k.id !== w.id)).map((w) => w.id));
         if (kept.length) await keep(kept);
         this.refused = [...this.refused, ...kept];
       }

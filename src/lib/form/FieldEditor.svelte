@@ -9,7 +9,19 @@
   import { blank, caseOf } from './blank';
   import Self from './FieldEditor.svelte';
 
-  let { field, value = $bindable(), path, problems, bare = false }: { field: Field; value: unknown; path: string; problems: ReadonlyMap<string, string>; /** Without a legend of its own. */ bare?: boolean } = $props();
+  let {
+    field,
+    value = $bindable(),
+    path,
+    problems,
+    bare = false
+  }: {
+    field: Field;
+    value: unknown;
+    path: string;
+    problems: ReadonlyMap<string, string>;
+    /** Without a legend of its own. */ bare?: boolean;
+  } = $props();
   const problem = $derived(problems.get(path));
   const wrong = $derived({ invalid: problem !== undefined, invalidText: problem ?? '' });
   const units = untrack(() => unitChoice());
@@ -21,7 +33,18 @@
     if (field.type !== 'quantity') return '';
     if (typeof v !== 'number') return v === null || v === undefined ? '' : String(v);
     if (difference) return String(v);
-    const p = print(v, field.quantity, units, field.quantity === 'length' && units.length === 'mm' ? (Math.abs(v * 1e4 - Math.round(v * 1e3) * 10) > 0.01 ? 1 : 0) : field.quantity === 'length' ? 3 : undefined);
+    const p = print(
+      v,
+      field.quantity,
+      units,
+      field.quantity === 'length' && units.length === 'mm'
+        ? Math.abs(v * 1e4 - Math.round(v * 1e3) * 10) > 0.01
+          ? 1
+          : 0
+        : field.quantity === 'length'
+          ? 3
+          : undefined
+    );
     return `${p.figure} ${p.unit}`;
   };
   let text = $state(untrack(() => shown(value)));
@@ -47,22 +70,50 @@
 </script>
 
 {#if field.type === 'quantity' || field.type === 'number'}
-  <TextInput labelText={field.label} value={text} helperText={field.help ?? (field.type === 'quantity' && field.optional ? 'May be left empty.' : '')} {...wrong} on:focus={() => (typed = true)} on:blur={() => ((typed = false), (text = shown(value)))} on:input={(e) => read(String(e.detail ?? ''))} />
+  <TextInput
+    labelText={field.label}
+    value={text}
+    helperText={field.help ?? (field.type === 'quantity' && field.optional ? 'May be left empty.' : '')}
+    {...wrong}
+    on:focus={() => (typed = true)}
+    on:blur={() => ((typed = false), (text = shown(value)))}
+    on:input={(e) => read(String(e.detail ?? ''))}
+  />
 {:else if field.type === 'text'}
-  <TextInput labelText={field.label} value={String(value ?? '')} helperText={field.help ?? ''} maxlength={field.max} {...wrong} on:input={(e) => (value = String(e.detail ?? ''))} />
+  <TextInput
+    labelText={field.label}
+    value={String(value ?? '')}
+    helperText={field.help ?? ''}
+    maxlength={field.max}
+    {...wrong}
+    on:input={(e) => (value = String(e.detail ?? ''))}
+  />
 {:else if field.type === 'choice'}
-  <Select labelText={field.label} selected={String(value)} helperText={field.help ?? ''} {...wrong} on:change={(e) => (value = (e.target as HTMLSelectElement).value)}>
+  <Select
+    labelText={field.label}
+    selected={String(value)}
+    helperText={field.help ?? ''}
+    {...wrong}
+    on:change={(e) => (value = (e.target as HTMLSelectElement).value)}
+  >
     {#each Object.entries(field.options) as [key, word] (key)}<SelectItem value={key} text={word} />{/each}
   </Select>
 {:else if field.type === 'flag'}
-  <div class="flag"><Checkbox labelText={field.label} checked={value === true} helperText={field.help ?? ''} on:check={(e) => (value = e.detail)} /></div>
+  <div class="flag">
+    <Checkbox labelText={field.label} checked={value === true} helperText={field.help ?? ''} on:check={(e) => (value = e.detail)} />
+  </div>
 {:else if field.type === 'group'}
   <fieldset class:bare>
     {#if !bare}<legend>{field.label}</legend>{/if}
     <div class="fields">
       {#each Object.entries(field.fields) as [key, f] (key)}
         <div class:whole={f.type === 'group' || f.type === 'list' || f.type === 'union'}>
-          <Self field={f} bind:value={() => (value as Record<string, unknown>)[key], (v) => ((value as Record<string, unknown>)[key] = v)} path={path ? `${path}.${key}` : key} {problems} />
+          <Self
+            field={f}
+            bind:value={() => (value as Record<string, unknown>)[key], (v) => ((value as Record<string, unknown>)[key] = v)}
+            path={path ? `${path}.${key}` : key}
+            {problems}
+          />
         </div>
       {/each}
     </div>
@@ -76,10 +127,17 @@
       <div class="item">
         <p class="label">{field.each} {i + 1}</p>
         <Self field={field.of} bind:value={() => items[i], (v) => (items[i] = v)} path="{path}.{i}" {problems} bare />
-        {#if items.length > field.min}<button type="button" class="quiet" onclick={() => items.splice(i, 1)}>Remove {field.each.toLowerCase()} {i + 1}</button>{/if}
+        {#if items.length > field.min}<button type="button" class="quiet" onclick={() => items.splice(i, 1)}
+            >Remove {field.each.toLowerCase()} {i + 1}</button
+          >{/if}
       </div>
     {:else}<p class="second">None.</p>{/each}
-    {#if items.length < field.max}<Button kind="tertiary" size="small" type="button" on:click={() => items.push(items.length ? $state.snapshot(items.at(-1)) : blank(field.of))}>Add {field.each.toLowerCase()}</Button>{/if}
+    {#if items.length < field.max}<Button
+        kind="tertiary"
+        size="small"
+        type="button"
+        on:click={() => items.push(items.length ? $state.snapshot(items.at(-1)) : blank(field.of))}>Add {field.each.toLowerCase()}</Button
+      >{/if}
     {#if problem}<p class="problem">{problem}</p>{/if}
   </fieldset>
 {:else if field.type === 'union'}
@@ -87,11 +145,20 @@
   {@const chosen = String((value as Record<string, unknown>)?.[by])}
   <fieldset>
     <legend>{field.label}</legend>
-    <Select labelText={field.label} hideLabel selected={chosen} on:change={(e) => (value = caseOf(field, (e.target as HTMLSelectElement).value))}>
+    <Select
+      labelText={field.label}
+      hideLabel
+      selected={chosen}
+      on:change={(e) => (value = caseOf(field, (e.target as HTMLSelectElement).value))}
+    >
       {#each Object.entries(field.names) as [key, word] (key)}<SelectItem value={key} text={word} />{/each}
     </Select>
     {#key chosen}
-      {#if field.cases[chosen]}<div class="case"><Self field={field.cases[chosen]} bind:value {path} {problems} bare /></div>{:else}<p class="problem">{expectation(field)}</p>{/if}
+      {#if field.cases[chosen]}<div class="case"><Self field={field.cases[chosen]} bind:value {path} {problems} bare /></div>{:else}<p
+          class="problem"
+        >
+          {expectation(field)}
+        </p>{/if}
     {/key}
     {#if problem}<p class="problem">{problem}</p>{/if}
   </fieldset>

@@ -7,7 +7,11 @@
   import { Button } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
 
-  let { fitOut, saveWord, onsave }: { fitOut: FitOut; saveWord: string; onsave: (fitOut: FitOut) => Promise<{ problems: Problem[] } | void> } = $props();
+  let {
+    fitOut,
+    saveWord,
+    onsave
+  }: { fitOut: FitOut; saveWord: string; onsave: (fitOut: FitOut) => Promise<{ problems: Problem[] } | void> } = $props();
   let document = $state(untrack(() => structuredClone(fitOut))) as unknown as Record<string, unknown>;
   let section = $state(0);
   let refused = $state<Problem[]>([]);
@@ -32,7 +36,9 @@
   // The drawing keeps the last fit-out that made sense.
   let good = $state.raw(untrack(() => fitOut));
   $effect(() => {
-    if ('fitOut' in checked) good = checked.fitOut;
+    // A new engine has no name yet: that keeps it from being saved, not from being drawn.
+    const drawn = 'fitOut' in checked ? checked : checkFitOut({ ...$state.snapshot(document), name: 'New engine' });
+    if ('fitOut' in drawn) good = drawn.fitOut;
   });
   const figured = $derived.by(() => {
     try {
@@ -45,14 +51,21 @@
   async function save() {
     tried = true;
     if (!('fitOut' in checked)) {
-      section = Math.max(0, sections.findIndex(({ keys }) => of(keys)));
+      section = Math.max(
+        0,
+        sections.findIndex(({ keys }) => of(keys))
+      );
       return;
     }
     saving = true;
     const answer = await onsave(checked.fitOut);
     saving = false;
     refused = answer?.problems ?? [];
-    if (refused.length) section = Math.max(0, sections.findIndex(({ keys }) => of(keys)));
+    if (refused.length)
+      section = Math.max(
+        0,
+        sections.findIndex(({ keys }) => of(keys))
+      );
   }
 </script>
 
@@ -68,7 +81,9 @@
   <div class="box pad left">
     <div class="tabs" role="tablist" aria-label="Parts of the fit-out">
       {#each sections as { name, keys }, i (name)}
-        <button type="button" role="tab" aria-selected={section === i} onclick={() => (section = i)}>{name}{#if of(keys)}<span class="act"> ■ {of(keys)}</span>{/if}</button>
+        <button type="button" role="tab" aria-selected={section === i} onclick={() => (section = i)}
+          >{name}{#if of(keys)}<span class="act"> ■ {of(keys)}</span>{/if}</button
+        >
       {/each}
     </div>
     <div role="tabpanel" aria-label={sections[section]!.name} class="fields">
@@ -81,10 +96,17 @@
     </div>
   </div>
   <aside class="box pad right">
-    <div class="row between"><h2 class="label">As it stands{found.length ? ', before what is wrong' : ''}</h2><Button type="submit" disabled={saving || (tried && found.length > 0)}>{saving ? 'Saving' : saveWord}</Button></div>
+    <div class="row between">
+      <h2 class="label">As it stands{found.length ? ', before what is wrong' : ''}</h2>
+      <Button type="submit" disabled={saving || (tried && found.length > 0)}>{saving ? 'Saving' : saveWord}</Button>
+    </div>
     <BoilerSection fitOut={good} height={300} />
     {#if found.length}
-      <ul class="strip act" role="status">{#each found.slice(0, 4) as p (p.path + p.sentence)}<li>{p.sentence}</li>{/each}{#if found.length > 4}<li>and {found.length - 4} more</li>{/if}</ul>
+      <ul class="strip act" role="status">
+        {#each found.slice(0, 4) as p (p.path + p.sentence)}<li>{p.sentence}</li>{/each}{#if found.length > 4}<li>
+            and {found.length - 4} more
+          </li>{/if}
+      </ul>
     {/if}
     <Figures figures={figured} />
   </aside>

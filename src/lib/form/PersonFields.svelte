@@ -7,5 +7,20 @@
 </script>
 
 <TextInput labelText="Your name" name="name" value={values?.name ?? ''} {...wrong('name')} autocomplete="name" required />
-<TextInput labelText="Sign-in name" name="signIn" helperText="At least two characters, no spaces. An e-mail address will do." value={values?.signIn ?? ''} {...wrong('signIn')} autocomplete="username" required />
-<PasswordInput labelText="Password" name="password" helperText="At least ten characters. Three or four words are easy to remember." {...wrong('password')} autocomplete="new-password" tooltipPosition="left" />
+<TextInput
+  labelText="Sign-in name"
+  name="signIn"
+  helperText="At least two characters, no spaces. An e-mail address will do."
+  value={values?.signIn ?? ''}
+  {...wrong('signIn')}
+  autocomplete="username"
+  required
+/>
+<PasswordInput
+  labelText="Password"
+  name="password"
+  helperText="At least ten characters. Three or four words are easy to remember."
+  {...wrong('password')}
+  autocomplete="new-password"
+  tooltipPosition="left"
+/>

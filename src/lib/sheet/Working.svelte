@@ -13,14 +13,24 @@
     <li>
       <p>{step.formula}</p>
       {#each step.inputs as input (input.name)}
-        <p class="input"><span>{input.name}</span><span class="figure">{workedText(input.value, input.kind, units)}</span><span class="from">{input.from}</span></p>
+        <p class="input">
+          <span>{input.name}</span><span class="figure">{workedText(input.value, input.kind, units)}</span><span class="from"
+            >{input.from}</span
+          >
+        </p>
       {/each}
-      <p class="input result"><span>{step.result.name}</span><span class="figure">{workedText(step.result.value, step.result.kind, units)}</span><span></span></p>
+      <p class="input result">
+        <span>{step.result.name}</span><span class="figure">{workedText(step.result.value, step.result.kind, units)}</span><span></span>
+      </p>
     </li>
   {/each}
 </ol>
 <p class="how">
-  {worked.sure === 'measured' ? 'Measured.' : worked.sure === 'estimate' ? 'An estimate, not a measurement.' : 'Worked from the fit-out’s dimensions, not measured.'}
+  {worked.sure === 'measured'
+    ? 'Measured.'
+    : worked.sure === 'estimate'
+      ? 'An estimate, not a measurement.'
+      : 'Worked from the fit-out’s dimensions, not measured.'}
   {worked.caution ?? ''}
 </p>
 

@@ -38,12 +38,21 @@ export interface Plate {
 /** A plate's words: the state with the time in it, and the one thing that most needs doing. */
 export function plate(line: EngineLine, steam: InSteam | undefined, units: UnitChoice, now: number): Plate {
   if (steam) {
-    const readings = [steam.pressure && `${printText(steam.pressure.value, 'pressure', units)} ${age(steam.pressure.at, now)}`, steam.glass && `glass ${printGlass(steam.glass.value)} ${age(steam.glass.at, now)}`].filter(Boolean).join(', ');
+    const readings = [
+      steam.pressure && `${printText(steam.pressure.value, 'pressure', units)} ${age(steam.pressure.at, now)}`,
+      steam.glass && `glass ${printGlass(steam.glass.value)} ${age(steam.glass.at, now)}`
+    ]
+      .filter(Boolean)
+      .join(', ');
     const [worst] = steam.warnings;
     return {
       state: steam.litAt && !steam.outAt ? `In steam · ${steam.phase}` : steam.phase,
       since: `since ${clock(steam.phaseSince)}, keeper ${steam.keeper}${readings ? `. ${readings}` : ''}`,
-      need: worst ? printMarks(`${worst.what}. ${worst.first}`, units) : steam.next ? `Next: ${printMarks(steam.next, units)}` : 'Nothing due',
+      need: worst
+        ? printMarks(`${worst.what}. ${worst.first}`, units)
+        : steam.next
+          ? `Next: ${printMarks(steam.next, units)}`
+          : 'Nothing due',
       tone: worst ? (worst.rank === 'act now' ? 'act' : 'caution') : ''
     };
   }
@@ -52,12 +61,20 @@ export function plate(line: EngineLine, steam: InSteam | undefined, units: UnitC
   const overdue = paper && daysLeft(paper.expires, now) < 0;
   const soon = paper && daysLeft(paper.expires, now) <= dueSoon;
   const need =
-    fault?.forbids === 'steaming' ? { need: `May not be steamed: ${fault.text}`, tone: 'act' as const }
-    : overdue ? { need: `${paper.kind} ${until(paper.expires, now)}`, tone: 'act' as const }
-    : !paper ? { need: 'No papers recorded', tone: 'caution' as const }
-    : soon ? { need: `${paper.kind} runs out ${until(paper.expires, now)}`, tone: 'caution' as const }
-    : fault ? { need: `${fault.text} (${forbidsWords[fault.forbids as keyof typeof forbidsWords]})`, tone: fault.forbids === 'passengers' ? ('caution' as const) : ('' as const) }
-    : { need: `${paper.kind} due ${until(paper.expires, now)}`, tone: '' as const };
+    fault?.forbids === 'steaming'
+      ? { need: `May not be steamed: ${fault.text}`, tone: 'act' as const }
+      : overdue
+        ? { need: `${paper.kind} ${until(paper.expires, now)}`, tone: 'act' as const }
+        : !paper
+          ? { need: 'No papers recorded', tone: 'caution' as const }
+          : soon
+            ? { need: `${paper.kind} runs out ${until(paper.expires, now)}`, tone: 'caution' as const }
+            : fault
+              ? {
+                  need: `${fault.text} (${forbidsWords[fault.forbids as keyof typeof forbidsWords]})`,
+                  tone: fault.forbids === 'passengers' ? ('caution' as const) : ('' as const)
+                }
+              : { need: `${paper.kind} due ${until(paper.expires, now)}`, tone: '' as const };
   return line.planned
     ? { state: 'Planned', since: `${line.planned.purpose || 'in steam'} at ${moment(line.planned.wantedAt)}`, ...need }
     : { state: 'Cold', since: line.last ? `since ${moment(line.last.endedAt)}` : 'not steamed yet', ...need };

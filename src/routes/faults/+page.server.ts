@@ -15,7 +15,14 @@ export const load = async ({ locals, url }) => {
   const { club } = need(locals);
   const { value } = filter.validate(Object.fromEntries(url.searchParams));
   const wanted = value as { engine?: string; show: 'open' | 'fixed' | 'all'; page: number };
-  const [lines, engines] = await Promise.all([faults(club, { ...(wanted.engine ? { engineId: wanted.engine } : {}), ...(wanted.show === 'all' ? {} : { open: wanted.show === 'open' }), page: wanted.page }), yard(club)]);
+  const [lines, engines] = await Promise.all([
+    faults(club, {
+      ...(wanted.engine ? { engineId: wanted.engine } : {}),
+      ...(wanted.show === 'all' ? {} : { open: wanted.show === 'open' }),
+      page: wanted.page
+    }),
+    yard(club)
+  ]);
   return { lines, engines: engines.map(({ id, name }) => ({ id, name })), wanted, size: pageSize, total: lines[0]?.total ?? 0 };
 };
 
@@ -25,7 +32,8 @@ export const actions = {
     const values = Object.fromEntries(await request.formData()) as Record<string, string>;
     const checked = check<{ text: string; forbids: 'steaming' | 'passengers' | 'nothing' }>(faultSchema, values);
     if ('field' in checked) return fail(400, { at: 'raise', problem: checked.sentence });
-    if (!(await raiseFault(member, needId(values.engine ?? ''), checked.value.text, checked.value.forbids))) return fail(404, { at: 'raise', problem: 'Choose an engine of the club.' });
+    if (!(await raiseFault(member, needId(values.engine ?? ''), checked.value.text, checked.value.forbids)))
+      return fail(404, { at: 'raise', problem: 'Choose an engine of the club.' });
     return { at: 'raise', done: true };
   },
   fix: async ({ request, locals }) => {
@@ -34,7 +42,12 @@ export const actions = {
     const id = needId(values.fault ?? '');
     const fault = await oneFault(member.club, id);
     if (!fault) return notHere('fault');
-    if (fault.forbids === 'steaming' && !allowed(member, 'clear a bar')) return fail(403, { at: 'fix', id, problem: 'A fault that forbids steaming is cleared by a steward, an owner or the boiler examiner.' });
+    if (fault.forbids === 'steaming' && !allowed(member, 'clear a bar'))
+      return fail(403, {
+        at: 'fix',
+        id,
+        problem: 'A fault that forbids steaming is cleared by a steward, an owner or the boiler examiner.'
+      });
     const checked = check<{ fix: string }>(fixSchema, values);
     if ('field' in checked) return fail(400, { at: 'fix', id, problem: checked.sentence });
     if (!(await fixFault(member, id, checked.value.fix))) return fail(409, { at: 'fix', id, problem: 'It has been fixed already.' });

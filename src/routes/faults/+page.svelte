@@ -32,15 +32,31 @@
 
 <svelte:head><title>Faults · Joram</title></svelte:head>
 <div class="sheet">
-  <TitleBlock cells={[{ label: 'Club', value: data.member?.club ?? '', wide: true }, { label: 'Sheet', value: 'Faults' }, { label: data.wanted.show === 'all' ? 'Faults' : data.wanted.show === 'open' ? 'Open' : 'Fixed', value: String(data.total) }]}>
+  <TitleBlock
+    cells={[
+      { label: 'Club', value: data.member?.club ?? '', wide: true },
+      { label: 'Sheet', value: 'Faults' },
+      { label: data.wanted.show === 'all' ? 'Faults' : data.wanted.show === 'open' ? 'Open' : 'Fixed', value: String(data.total) }
+    ]}
+  >
     {#snippet action()}<button class="plain go" onclick={() => (raising = true)}>Raise a fault</button>{/snippet}
   </TitleBlock>
 
   <div class="box pad filter">
     <div class="row" role="group" aria-label="Show">
-      {#each shows as [key, word] (key)}<button class="plain" class:on={data.wanted.show === key} aria-pressed={data.wanted.show === key} onclick={() => go({ show: key })}>{word}</button>{/each}
+      {#each shows as [key, word] (key)}<button
+          class="plain"
+          class:on={data.wanted.show === key}
+          aria-pressed={data.wanted.show === key}
+          onclick={() => go({ show: key })}>{word}</button
+        >{/each}
     </div>
-    <Select labelText="Engine" inline selected={data.wanted.engine ?? ''} on:change={(e) => go({ engine: (e.target as HTMLSelectElement).value })}>
+    <Select
+      labelText="Engine"
+      hideLabel
+      selected={data.wanted.engine ?? ''}
+      on:change={(e) => go({ engine: (e.target as HTMLSelectElement).value })}
+    >
       <SelectItem value="" text="All engines" />
       {#each data.engines as e (e.id)}<SelectItem value={e.id} text={e.name} />{/each}
     </Select>
@@ -53,27 +69,46 @@
         {#each data.lines as line (line.id)}
           <tr>
             <td class="figure"><a href="/engines/{line.engineId}">{line.engine}</a></td>
-            <td>{line.text}{#if line.steamingId}<br /><a class="second small" href="/records/{line.steamingId}">found in steam</a>{/if}</td>
-            <td class:act={!line.fixedAt && line.forbids === 'steaming'} class:caution={!line.fixedAt && line.forbids === 'passengers'}>{#if !line.fixedAt && line.forbids !== 'nothing'}<span aria-hidden="true">{line.forbids === 'steaming' ? '■ ' : '▲ '}</span>{/if}{forbids[line.forbids]}</td>
+            <td
+              >{line.text}{#if line.steamingId}<br /><a class="second small" href="/records/{line.steamingId}">found in steam</a>{/if}</td
+            >
+            <td class:act={!line.fixedAt && line.forbids === 'steaming'} class:caution={!line.fixedAt && line.forbids === 'passengers'}
+              >{#if !line.fixedAt && line.forbids !== 'nothing'}<span aria-hidden="true">{line.forbids === 'steaming' ? '■ ' : '▲ '}</span
+                >{/if}{forbids[line.forbids]}</td
+            >
             <td><span class="figure">{day(line.raisedAt)}</span><br /><span class="second small">{line.raisedBy}</span></td>
             <td>
-              {#if line.fixedAt}<span class="figure">{day(line.fixedAt)}</span><br /><span class="second small">{line.fix}, {line.fixedBy}</span>
-              {:else if clears(line)}<button class="plain" onclick={() => ((fixing = line), (fixOpen = true))}>Fixed</button>
+              {#if line.fixedAt}<span class="figure">{day(line.fixedAt)}</span><br /><span class="second small"
+                  >{line.fix}, {line.fixedBy}</span
+                >
+              {:else if clears(line)}<button class="quiet" onclick={() => ((fixing = line), (fixOpen = true))}>Mark as fixed</button>
               {:else}<span class="second small">cleared by a steward, an owner or the examiner</span>{/if}
             </td>
           </tr>
-        {:else}<tr><td colspan="5" class="none">{data.wanted.show === 'open' ? 'No open faults. What is found in steam is raised on the Footplate in two touches.' : 'None.'}</td></tr>{/each}
+        {:else}<tr
+            ><td colspan="5" class="none"
+              >{data.wanted.show === 'open'
+                ? 'No open faults. What is found in steam is raised on the Footplate in two touches.'
+                : 'None.'}</td
+            ></tr
+          >{/each}
       </tbody>
     </table>
-    {#if pages > 1}<div class="pages"><PaginationNav total={pages} page={data.wanted.page - 1} shown={7} on:change={(e) => go({ page: String(e.detail.page + 1) })} /></div>{/if}
+    {#if pages > 1}<div class="pages">
+        <PaginationNav total={pages} page={data.wanted.page - 1} shown={7} on:change={(e) => go({ page: String(e.detail.page + 1) })} />
+      </div>{/if}
   </div>
 </div>
 
 <Modal bind:open={raising} passiveModal modalHeading="Raise a fault">
   <form method="POST" action="?/raise" class="stack" use:enhance>
-    <Select labelText="Engine" name="engine" selected={data.wanted.engine ?? data.engines[0]?.id}>{#each data.engines as e (e.id)}<SelectItem value={e.id} text={e.name} />{/each}</Select>
+    <Select labelText="Engine" name="engine" selected={data.wanted.engine ?? data.engines[0]?.id}
+      >{#each data.engines as e (e.id)}<SelectItem value={e.id} text={e.name} />{/each}</Select
+    >
     <TextArea labelText="What is wrong, and where" name="text" rows={3} maxlength={2000} required />
-    <Select labelText="Until it is fixed" name="forbids" selected="nothing">{#each Object.entries(forbids).reverse() as [key, word] (key)}<SelectItem value={key} text={word} />{/each}</Select>
+    <Select labelText="Until it is fixed" name="forbids" selected="nothing"
+      >{#each Object.entries(forbids).reverse() as [key, word] (key)}<SelectItem value={key} text={word} />{/each}</Select
+    >
     {#if form?.at === 'raise' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
     <Button type="submit">Raise it</Button>
   </form>
@@ -98,6 +133,9 @@
     align-items: center;
     justify-content: space-between;
     margin-top: 12px;
+  }
+  .filter > :global(.bx--form-item) {
+    flex: 0 0 16rem;
   }
   .plain.on {
     border-width: 3px;

@@ -8,11 +8,23 @@
 
 <svelte:head><title>First run · Joram</title></svelte:head>
 <div class="sheet">
-  <TitleBlock cells={[{ label: 'Book', value: 'Joram', wide: true }, { label: 'Sheet', value: 'First run' }]} />
+  <TitleBlock
+    cells={[
+      { label: 'Book', value: 'Joram', wide: true },
+      { label: 'Sheet', value: 'First run' }
+    ]}
+  />
   <form method="POST" class="box pad stack">
     <h2 class="heading">Open the book</h2>
     <p>There is no club in this book yet. You will be its owner: you can add engines and let other members in.</p>
-    <TextInput labelText="Name of the club" name="club" value={form?.values.club ?? ''} invalid={form?.field === 'club'} invalidText={form?.problem ?? ''} required />
+    <TextInput
+      labelText="Name of the club"
+      name="club"
+      value={form?.values.club ?? ''}
+      invalid={form?.field === 'club'}
+      invalidText={form?.problem ?? ''}
+      required
+    />
     <PersonFields values={form?.values} problem={form?.problem} field={form?.field} />
     <Button type="submit">Open the book</Button>
   </form>

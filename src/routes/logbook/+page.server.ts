@@ -17,20 +17,32 @@ const filter = Joi.object({
 
 export const load = async ({ locals, url }) => {
   const member = need(locals);
-  const checked = check<{ engine?: string; keeper?: string; from?: string; to?: string; page: number }>(filter, Object.fromEntries(url.searchParams));
+  const checked = check<{ engine?: string; keeper?: string; from?: string; to?: string; page: number }>(
+    filter,
+    Object.fromEntries(url.searchParams)
+  );
   const problem = 'field' in checked ? { field: checked.field, sentence: checked.sentence } : undefined;
   const wanted = 'value' in checked ? checked.value : { page: 1 };
   const { engine: engineId, ...rest } = wanted as { engine?: string; keeper?: string; from?: string; to?: string; page: number };
   const [lines, engines] = await Promise.all([logbook(member.club, { ...(engineId ? { engineId } : {}), ...rest }), yard(member.club)]);
-  return { lines, engines: engines.map(({ id, name }) => ({ id, name })), wanted: { engine: engineId, ...rest }, problem, size: bookPage, total: lines[0]?.total ?? 0 };
+  return {
+    lines,
+    engines: engines.map(({ id, name }) => ({ id, name })),
+    wanted: { engine: engineId, ...rest },
+    problem,
+    size: bookPage,
+    total: lines[0]?.total ?? 0
+  };
 };
 
 export const actions = {
   import: async ({ request, locals }) => {
     const member = need(locals, 'import');
     const file = (await request.formData()).get('record');
-    if (!(file instanceof File) || file.size === 0) return fail(400, { problems: [{ path: 'record', sentence: 'Choose a record: a JSON file that Joram exported.' }] });
-    if (file.size > recordLimit) return fail(413, { problems: [{ path: 'record', sentence: `The file is over ${recordLimit / 1024 / 1024} MB.` }] });
+    if (!(file instanceof File) || file.size === 0)
+      return fail(400, { problems: [{ path: 'record', sentence: 'Choose a record: a JSON file that Joram exported.' }] });
+    if (file.size > recordLimit)
+      return fail(413, { problems: [{ path: 'record', sentence: `The file is over ${recordLimit / 1024 / 1024} MB.` }] });
     const parsed = parseJson(await file.text());
     if ('problem' in parsed) return fail(400, { problems: [{ path: file.name, sentence: parsed.problem }] });
     const checked = checkRecord(parsed.value);

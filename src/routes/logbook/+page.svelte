@@ -32,7 +32,9 @@
       { label: 'Records', value: String(data.total), more: filtered ? ' as filtered' : '' }
     ]}
   >
-    {#snippet action()}{#if data.rights.includes('import')}<button class="plain go" onclick={() => (importing = true)}>Bring in a record</button>{/if}{/snippet}
+    {#snippet action()}{#if data.rights.includes('import')}<button class="plain go" onclick={() => (importing = true)}
+          >Bring in a record</button
+        >{/if}{/snippet}
   </TitleBlock>
 
   <form class="box pad filter" method="GET">
@@ -41,21 +43,44 @@
       {#each data.engines as e (e.id)}<SelectItem value={e.id} text={e.name} />{/each}
     </Select>
     <TextInput labelText="Keeper" name="keeper" value={data.wanted.keeper ?? ''} placeholder="Part of a name" />
-    <TextInput labelText="From" name="from" type="date" value={data.wanted.from ?? ''} invalid={data.problem?.field === 'from'} invalidText={data.problem?.sentence ?? ''} />
-    <TextInput labelText="To" name="to" type="date" value={data.wanted.to ?? ''} invalid={data.problem?.field === 'to'} invalidText={data.problem?.sentence ?? ''} />
-    <div class="go"><Button type="submit">Show</Button>{#if filtered}<a href="/logbook">All</a>{/if}</div>
+    <TextInput
+      labelText="From"
+      name="from"
+      type="date"
+      value={data.wanted.from ?? ''}
+      invalid={data.problem?.field === 'from'}
+      invalidText={data.problem?.sentence ?? ''}
+    />
+    <TextInput
+      labelText="To"
+      name="to"
+      type="date"
+      value={data.wanted.to ?? ''}
+      invalid={data.problem?.field === 'to'}
+      invalidText={data.problem?.sentence ?? ''}
+    />
+    <div class="apply">
+      <Button type="submit">Show</Button>{#if filtered}<a href="/logbook">All</a>{/if}
+    </div>
     {#if data.problem && !['from', 'to'].includes(data.problem.field)}<p class="problem">{data.problem.sentence}</p>{/if}
   </form>
 
   <div class="box scroll">
     <table class="ruled">
-      <thead><tr><th>Day</th><th>Engine</th><th>For</th><th>Keeper</th><th class="r">Began</th><th class="r">Raise</th><th class="r">In steam</th><th class="r">Highest</th><th class="r">Faults</th><th class="r">Skipped</th></tr></thead>
+      <thead
+        ><tr
+          ><th>Day</th><th>Engine</th><th>For</th><th>Keeper</th><th class="r">Began</th><th class="r">Raise</th><th class="r">In steam</th
+          ><th class="r">Highest</th><th class="r">Faults</th><th class="r">Skipped</th></tr
+        ></thead
+      >
       <tbody>
         {#each data.lines as line (line.id)}
           <tr>
             <td><a href={line.endedAt ? `/records/${line.id}` : `/footplate/${line.id}`}>{day(line.startedAt)}</a></td>
             <td class="figure">{line.engine}</td>
-            <td>{line.purpose || '–'}{#if line.override}<span class="act"> ■ override</span>{/if}</td>
+            <td
+              >{line.purpose || '–'}{#if line.override}<span class="act"> ■ override</span>{/if}</td
+            >
             <td>{line.keeper}</td>
             <td class="num">{clock(line.startedAt)}</td>
             {#if line.endedAt}
@@ -67,11 +92,17 @@
             {:else}<td class="num" colspan="5">in steam now</td>{/if}
           </tr>
         {:else}
-          <tr><td colspan="10" class="none">{filtered ? 'No record fits. Widen the days or show all.' : 'No records yet. A steaming becomes one when it is signed.'}</td></tr>
+          <tr
+            ><td colspan="10" class="none"
+              >{filtered ? 'No record fits. Widen the days or show all.' : 'No records yet. A steaming becomes one when it is signed.'}</td
+            ></tr
+          >
         {/each}
       </tbody>
     </table>
-    {#if pages > 1}<div class="pages"><PaginationNav total={pages} page={(data.wanted.page ?? 1) - 1} shown={7} on:change={(e) => toPage(e.detail.page + 1)} /></div>{/if}
+    {#if pages > 1}<div class="pages">
+        <PaginationNav total={pages} page={(data.wanted.page ?? 1) - 1} shown={7} on:change={(e) => toPage(e.detail.page + 1)} />
+      </div>{/if}
   </div>
 </div>
 
@@ -81,7 +112,9 @@
     <label for="record-file">Record, JSON</label>
     <input id="record-file" type="file" name="record" accept=".json,application/json" required />
     {#if form?.problems}
-      <ul class="strip act" role="alert">{#each form.problems.slice(0, 8) as p (p.path + p.sentence)}<li>{p.sentence}</li>{/each}</ul>
+      <ul class="strip act" role="alert">
+        {#each form.problems.slice(0, 8) as p (p.path + p.sentence)}<li>{p.sentence}</li>{/each}
+      </ul>
       <p class="second">Nothing was changed.</p>
     {/if}
     <Button type="submit">Bring it in</Button>
@@ -96,7 +129,7 @@
     align-items: start;
     margin-top: 12px;
   }
-  .go {
+  .apply {
     display: flex;
     gap: 12px;
     align-items: center;
@@ -122,7 +155,7 @@
     .filter {
       grid-template-columns: 1fr 1fr;
     }
-    .go {
+    .apply {
       padding-top: 0;
     }
   }

@@ -22,12 +22,21 @@ export const actions = {
   theme: async ({ request, cookies, url }) => {
     const theme = String((await request.formData()).get('theme'));
     if (!themes.includes(theme)) return fail(400, { at: 'theme', problem: 'Choose Sheet, Lamp or Sun.' });
-    cookies.set('joram-theme', theme, { path: '/', maxAge: 400 * 86_400, sameSite: 'lax', secure: url.protocol === 'https:', httpOnly: true });
+    cookies.set('joram-theme', theme, {
+      path: '/',
+      maxAge: 400 * 86_400,
+      sameSite: 'lax',
+      secure: url.protocol === 'https:',
+      httpOnly: true
+    });
     return { at: 'theme', done: true };
   },
   invite: async ({ request, locals, url }) => {
     const member = need(locals, 'invite');
-    const wanted = (await request.formData()).getAll('role').map(String).filter((r): r is Role => (roles as readonly string[]).includes(r));
+    const wanted = (await request.formData())
+      .getAll('role')
+      .map(String)
+      .filter((r): r is Role => (roles as readonly string[]).includes(r));
     if (wanted.length === 0) return fail(400, { at: 'invite', problem: 'Choose at least one role for the new member.' });
     return { at: 'invite', link: `${url.origin}/join/${await invite(member, wanted)}` };
   }

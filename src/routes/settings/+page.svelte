@@ -11,7 +11,15 @@
     ['mass', 'Weight', ['kg', 'lb']],
     ['length', 'Length', ['mm', 'in']]
   ] as const;
-  const words: Record<string, string> = { l: 'litres', gal: 'imperial gallons', qt: 'US quarts', kg: 'kilograms', lb: 'pounds', mm: 'millimetres', in: 'inches' };
+  const words: Record<string, string> = {
+    l: 'litres',
+    gal: 'imperial gallons',
+    qt: 'US quarts',
+    kg: 'kilograms',
+    lb: 'pounds',
+    mm: 'millimetres',
+    in: 'inches'
+  };
   const themes = [
     ['sheet', 'Sheet', 'Buff paper, for the day'],
     ['lamp', 'Lamp', 'Dark, for the night and the pump house'],
@@ -40,12 +48,23 @@
     <section class="box pad">
       <h2 class="heading">Your units</h2>
       <p class="second">What you read in. What is stored does not change.</p>
-      <form method="POST" action="?/units" class="stack" use:enhance={() => ({ update }) => update({ reset: false })}>
+      <form
+        method="POST"
+        action="?/units"
+        class="stack"
+        use:enhance={() =>
+          ({ update }) =>
+            update({ reset: false })}
+      >
         {#each kinds as [key, name, options] (key)}
-          <Select labelText={name} name={key} selected={data.member?.units[key]}>{#each options as o (o)}<SelectItem value={o} text={words[o] ?? o} />{/each}</Select>
+          <Select labelText={name} name={key} selected={data.member?.units[key]}
+            >{#each options as o (o)}<SelectItem value={o} text={words[o] ?? o} />{/each}</Select
+          >
         {/each}
         {#if form?.at === 'units' && 'problem' in form}<p class="problem">{form.problem}</p>{/if}
-        <div class="row"><Button type="submit">Save units</Button>{#if form?.at === 'units' && 'done' in form}<span role="status">Saved.</span>{/if}</div>
+        <div class="row">
+          <Button type="submit">Save units</Button>{#if form?.at === 'units' && 'done' in form}<span role="status">Saved.</span>{/if}
+        </div>
       </form>
     </section>
     <section class="box pad">
@@ -55,7 +74,11 @@
         <fieldset>
           <legend class="unseen">Theme</legend>
           {#each themes as [key, name, what] (key)}
-            <label class:chosen={data.theme === key}><input type="radio" name="theme" value={key} checked={data.theme === key} /><span class="figure">{name}</span><span class="second">{what}</span></label>
+            <label class:chosen={data.theme === key}
+              ><input type="radio" name="theme" value={key} checked={data.theme === key} /><span class="figure">{name}</span><span
+                class="second">{what}</span
+              ></label
+            >
           {/each}
         </fieldset>
         <noscript><Button type="submit">Use it</Button></noscript>
@@ -65,15 +88,27 @@
       <h2 class="heading">Members</h2>
       <table class="ruled">
         <thead><tr><th>Name</th><th>Signs in as</th><th>Roles</th></tr></thead>
-        <tbody>{#each data.members as m (m.id)}<tr><td class="figure">{m.name}</td><td>{m.signIn}</td><td>{m.roles.join(', ')}</td></tr>{/each}</tbody>
+        <tbody
+          >{#each data.members as m (m.id)}<tr><td class="figure">{m.name}</td><td>{m.signIn}</td><td>{m.roles.join(', ')}</td></tr
+            >{/each}</tbody
+        >
       </table>
       {#if data.rights.includes('invite')}
         <form method="POST" action="?/invite" class="stack invite" use:enhance>
           <h3 class="figure">Let someone in</h3>
           <p class="second">A link that works once, for a fortnight. Give it to nobody else.</p>
-          <div class="roles">{#each data.roles as role (role)}<Checkbox name="role" value={role} labelText="{role}: {means[role]}" checked={role === 'operator'} />{/each}</div>
+          <div class="roles">
+            {#each data.roles as role (role)}<Checkbox
+                name="role"
+                value={role}
+                labelText="{role}: {means[role]}"
+                checked={role === 'operator'}
+              />{/each}
+          </div>
           {#if form?.at === 'invite' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
-          {#if form?.at === 'invite' && 'link' in form}<p class="link" role="status"><span>{form.link}</span><CopyButton text={form.link ?? ''} /></p>{/if}
+          {#if form?.at === 'invite' && 'link' in form}<p class="link" role="status">
+              <span>{form.link}</span><CopyButton text={form.link ?? ''} />
+            </p>{/if}
           <Button type="submit">Make a link</Button>
         </form>
       {/if}

@@ -13,7 +13,11 @@ export const actions = {
     const form = await request.formData();
     const demo = form.get('demo');
     const name = String(form.get('name') ?? '').trim();
-    const session = demo ? await demoSignIn(String(demo)) : name ? await signIn(name, String(form.get('password') ?? ''), getClientAddress()) : { problem: 'Give the name you sign in with.', status: 400 as const };
+    const session = demo
+      ? await demoSignIn(String(demo))
+      : name
+        ? await signIn(name, String(form.get('password') ?? ''), getClientAddress())
+        : { problem: 'Give the name you sign in with.', status: 400 as const };
     if ('problem' in session) return fail(session.status, { problem: session.problem, name });
     keepSession(cookies, session, url);
     redirect(303, goOn(url.searchParams.get('then')));

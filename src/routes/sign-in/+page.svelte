@@ -32,14 +32,20 @@
           <p class="label club">{club}</p>
           <ul>
             {#each data.demo.filter((m) => m.club === club) as member (member.sign_in)}
-              <li><button name="demo" value={member.sign_in}><span class="figure">{member.name}</span><span class="second">{member.roles.join(', ')}</span></button></li>
+              <li>
+                <button name="demo" value={member.sign_in}
+                  ><span class="figure">{member.name}</span><span class="second">{member.roles.join(', ')}</span></button
+                >
+              </li>
             {/each}
           </ul>
         {/each}
       </form>
     {/if}
   </div>
-  <p class="second foot">Joram keeps the book. It does not replace looking at the glass, your club’s boiler code, the boiler examiner or licensed practice.</p>
+  <p class="second foot">
+    Joram keeps the book. It does not replace looking at the glass, your club’s boiler code, the boiler examiner or licensed practice.
+  </p>
 </div>
 
 <style>

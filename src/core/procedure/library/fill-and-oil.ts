@@ -2,7 +2,22 @@ import { mark } from '../../units';
 import { startingLevel } from '../../engine';
 import { printGlass } from '../../units';
 import type { StepRule } from '../step';
-import { bores, both, carries, drains, electric, feeds, filledThroughTop, glass, hasFeed, lubricated, not, road, valveOut, wheels } from './fits';
+import {
+  bores,
+  both,
+  carries,
+  drains,
+  electric,
+  feeds,
+  filledThroughTop,
+  glass,
+  hasFeed,
+  lubricated,
+  not,
+  road,
+  valveOut,
+  wheels
+} from './fits';
 
 const coldLevel = (f: Parameters<typeof startingLevel>[0]) => startingLevel(f);
 
@@ -11,7 +26,10 @@ export const fillAndOil: readonly StepRule[] = [
   {
     key: 'water-kind',
     what: (f) => `Water to hand: ${f.water.kind}`,
-    how: (f) => (f.water.treatment === 'none' ? 'Enough for the fill and the tanks. No treatment for this engine.' : `Enough for the fill and the tanks. Treatment goes in the ${f.water.treatment}, dosed for the water actually changed: note the product, dose and litres.`),
+    how: (f) =>
+      f.water.treatment === 'none'
+        ? 'Enough for the fill and the tanks. No treatment for this engine.'
+        : `Enough for the fill and the tanks. Treatment goes in the ${f.water.treatment}, dosed for the water actually changed: note the product, dose and litres.`,
     why: 'Scale is laid down a steaming at a time, and treatment guessed at makes the boiler foam.',
     minutes: 3,
     who: 'either'
@@ -43,7 +61,10 @@ export const fillAndOil: readonly StepRule[] = [
     how: (f) => {
       const w = coldLevel(f);
       if (!f.glasses.length) return 'Measure it in. There is no glass to tell you later.';
-      const warm = f.habits.fill === 'warm' ? 'Warm water into a cold boiler saves time and fuel.' : 'Cold water shows a leak before there is heat behind it.';
+      const warm =
+        f.habits.fill === 'warm'
+          ? 'Warm water into a cold boiler saves time and fuel.'
+          : 'Cold water shows a leak before there is heat behind it.';
       return `About ${mark(w.steps.at(-1)!.result.value, 'volume')} if it is empty. ${warm} Log the glass.`;
     },
     why: (f) =>
@@ -79,7 +100,10 @@ export const fillAndOil: readonly StepRule[] = [
     key: 'glass-follows',
     when: glass,
     what: 'See the glass follow',
-    how: (f) => (hasFeed('hand pump')(f) ? 'A few strokes of the hand pump: the level must move and stay.' : 'Rock the engine or blow gently at the drain: the level must move and come back.'),
+    how: (f) =>
+      hasFeed('hand pump')(f)
+        ? 'A few strokes of the hand pump: the level must move and stay.'
+        : 'Rock the engine or blow gently at the drain: the level must move and come back.',
     why: 'A glass that does not move is a picture of a glass.',
     needs: ['fill'],
     minutes: 1
@@ -97,7 +121,11 @@ export const fillAndOil: readonly StepRule[] = [
     key: 'tanks',
     when: (f) => f.tanks.length > 0,
     what: (f) => `${f.tanks.map((t) => t.name).join(' and ')} filled`,
-    how: (f) => `Holds ${mark(f.tanks.reduce((s, t) => s + t.capacity, 0), 'volume')}. Log the litres. Cool water: an injector will not take it warm.`,
+    how: (f) =>
+      `Holds ${mark(
+        f.tanks.reduce((s, t) => s + t.capacity, 0),
+        'volume'
+      )}. Log the litres. Cool water: an injector will not take it warm.`,
     why: 'The tank is how far you can go.',
     minutes: 5,
     who: 'either'
@@ -129,22 +157,50 @@ export const fillAndOil: readonly StepRule[] = [
     minutes: 2,
     materials: ['steam oil']
   },
-  { key: 'wicks', when: lubricated('wick'), what: 'Wicks in, boxes filled', how: 'Tail of each wick below the oil, plug in the pipe.', why: 'A wick left in feeds all night; one left out feeds nothing.', opens: ['wicks'], minutes: 4, materials: ['motion oil'] },
+  {
+    key: 'wicks',
+    when: lubricated('wick'),
+    what: 'Wicks in, boxes filled',
+    how: 'Tail of each wick below the oil, plug in the pipe.',
+    why: 'A wick left in feeds all night; one left out feeds nothing.',
+    opens: ['wicks'],
+    minutes: 4,
+    materials: ['motion oil']
+  },
   {
     key: 'oil-round',
     what: 'Oil round, point by point',
-    how: (f) => `${f.lubrication.filter((x) => x.kind === 'hand' || x.kind === 'cup').map((x) => x.point).join('; ')}.${wheels(f) ? ' Move the wheels to reach what hides.' : ''}`,
-    why: (f) => (f.habits.oiling === 'before' ? 'Before lighting, with clean hands.' : 'Now, or in the wait when the oil runs warm: it is the same round, and it is done once.'),
+    how: (f) =>
+      `${f.lubrication
+        .filter((x) => x.kind === 'hand' || x.kind === 'cup')
+        .map((x) => x.point)
+        .join('; ')}.${wheels(f) ? ' Move the wheels to reach what hides.' : ''}`,
+    why: (f) =>
+      f.habits.oiling === 'before'
+        ? 'Before lighting, with clean hands.'
+        : 'Now, or in the wait when the oil runs warm: it is the same round, and it is done once.',
     chore: true,
     minutes: 8,
     who: 'either',
     materials: ['motion oil', 'oil can']
   },
-  { key: 'hold-regulator', what: 'Regulator shut', how: 'Feel it against its stop.', why: 'An engine left in gear with a leaking regulator moves off by itself as pressure comes.', minutes: 1, must: true },
+  {
+    key: 'hold-regulator',
+    what: 'Regulator shut',
+    how: 'Feel it against its stop.',
+    why: 'An engine left in gear with a leaking regulator moves off by itself as pressure comes.',
+    minutes: 1,
+    must: true
+  },
   {
     key: 'hold-gear',
     when: (f) => f.cylinders.reverser !== 'none' || f.drive !== 'direct',
-    what: (f) => (f.drive === 'gears' ? 'Out of gear, reverser in the middle' : f.drive === 'clutch' ? 'Clutch out, reverser in the middle' : 'Reverser in mid gear'),
+    what: (f) =>
+      f.drive === 'gears'
+        ? 'Out of gear, reverser in the middle'
+        : f.drive === 'clutch'
+          ? 'Clutch out, reverser in the middle'
+          : 'Reverser in mid gear',
     how: 'Try it: catch home, engine does not take up.',
     why: 'Held still means held in three ways.',
     opens: (f) => (f.drive === 'gears' || f.drive === 'clutch' ? ['gear'] : []),
@@ -161,7 +217,10 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'hold-drains',
-    when: both(drains, not((f) => f.cylinders.drains === 'steam')),
+    when: both(
+      drains,
+      not((f) => f.cylinders.drains === 'steam')
+    ),
     what: 'Drains open',
     how: (f) => (f.cylinders.drains === 'steam isolated' ? 'And their isolator open.' : 'All of them.'),
     why: 'What leaks past the regulator must get out as it comes.',
@@ -174,13 +233,51 @@ export const fillAndOil: readonly StepRule[] = [
     what: 'Pump bypass: water goes to the tank',
     how: (f) => {
       const pump = feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump')[0]!;
-      return pump.bypassShutSendsTo === 'boiler' ? 'On this engine the bypass handle open sends it to the tank, shut sends it to the boiler.' : 'On this engine the bypass handle shut sends it to the tank, open sends it to the boiler.';
+      return pump.bypassShutSendsTo === 'boiler'
+        ? 'On this engine the bypass handle open sends it to the tank, shut sends it to the boiler.'
+        : 'On this engine the bypass handle shut sends it to the tank, open sends it to the boiler.';
     },
     why: 'You choose when cold water goes in, not the wheels.',
     minutes: 1
   },
-  { key: 'tyres-wiped', when: carries, what: 'Tyres and rail head wiped of oil', how: 'After the oil round.', why: 'An engine that slips tears its fire.', chore: true, minutes: 2, who: 'either', materials: ['rags'] },
-  { key: 'road-chocks', when: both(road, (f) => f.size === 'full'), what: 'Hose valve shut, then hose off', how: 'Level first, valve, then hose.', why: 'In any other order it empties itself over you.', closes: ['hose'], minutes: 1 },
-  { key: 'bore-note', when: bores, what: 'Fan battery charged, adapter fits', how: 'Try the fan on the chimney for a second.', why: 'A fan that dies half-way leaves a fire that does too.', chore: true, minutes: 1, materials: ['fan', 'adapter', 'charged battery'] },
-  { key: 'element-covered', when: electric, what: 'Element covered', how: 'The glass is above its bottom nut, and that is above the element.', why: 'A bare element lasts seconds.', evidence: 'glass reading', must: true, minutes: 1 }
+  {
+    key: 'tyres-wiped',
+    when: carries,
+    what: 'Tyres and rail head wiped of oil',
+    how: 'After the oil round.',
+    why: 'An engine that slips tears its fire.',
+    chore: true,
+    minutes: 2,
+    who: 'either',
+    materials: ['rags']
+  },
+  {
+    key: 'road-chocks',
+    when: both(road, (f) => f.size === 'full'),
+    what: 'Hose valve shut, then hose off',
+    how: 'Level first, valve, then hose.',
+    why: 'In any other order it empties itself over you.',
+    closes: ['hose'],
+    minutes: 1
+  },
+  {
+    key: 'bore-note',
+    when: bores,
+    what: 'Fan battery charged, adapter fits',
+    how: 'Try the fan on the chimney for a second.',
+    why: 'A fan that dies half-way leaves a fire that does too.',
+    chore: true,
+    minutes: 1,
+    materials: ['fan', 'adapter', 'charged battery']
+  },
+  {
+    key: 'element-covered',
+    when: electric,
+    what: 'Element covered',
+    how: 'The glass is above its bottom nut, and that is above the element.',
+    why: 'A bare element lasts seconds.',
+    evidence: 'glass reading',
+    must: true,
+    minutes: 1
+  }
 ];

@@ -7,15 +7,22 @@ export const solid = (f: FitOut) => f.fire.with === 'solid';
 export const gas = (f: FitOut) => f.fire.with === 'gas';
 export const electric = (f: FitOut) => f.fire.with === 'electric';
 export const spirit = (f: FitOut) => f.fire.with === 'spirit';
-export const wheels = (f: FitOut) => f.kind === 'tank locomotive' || f.kind === 'tender locomotive' || f.kind === 'road engine' || f.kind === 'portable';
+export const wheels = (f: FitOut) =>
+  f.kind === 'tank locomotive' || f.kind === 'tender locomotive' || f.kind === 'road engine' || f.kind === 'portable';
 export const rails = (f: FitOut) => f.kind === 'tank locomotive' || f.kind === 'tender locomotive';
 export const road = (f: FitOut) => f.kind === 'road engine' || f.kind === 'portable';
 export const carries = (f: FitOut) => rails(f) && f.mass > 12;
 export const glass = (f: FitOut) => f.glasses.length > 0;
 export const feeds = (f: FitOut, ...kinds: FitOut['feeds'][number]['kind'][]) => f.feeds.filter((x) => x.plumbed && kinds.includes(x.kind));
-export const hasFeed = (...kinds: FitOut['feeds'][number]['kind'][]) => (f: FitOut) => feeds(f, ...kinds).length > 0;
+export const hasFeed =
+  (...kinds: FitOut['feeds'][number]['kind'][]) =>
+  (f: FitOut) =>
+    feeds(f, ...kinds).length > 0;
 export const lubricated = (kind: FitOut['lubrication'][number]['kind']) => (f: FitOut) => f.lubrication.some((p) => p.kind === kind);
-export const both = (...tests: ((f: FitOut) => boolean)[]) => (f: FitOut) => tests.every((test) => test(f));
+export const both =
+  (...tests: ((f: FitOut) => boolean)[]) =>
+  (f: FitOut) =>
+    tests.every((test) => test(f));
 export const not = (test: (f: FitOut) => boolean) => (f: FitOut) => !test(f);
 export const bores = (f: FitOut) => f.fire.with === 'solid' && f.fire.chimneyBores === 2;
 export const fan = (f: FitOut) => f.fire.with === 'solid' && f.fire.draught === 'fan';
@@ -34,6 +41,10 @@ export const at = (pascal: number): readonly Gate[] => [{ kind: 'pressure', atLe
 export const wp = (f: FitOut, share = 1) => at(Math.round((f.workingPressure * share) / psi(1)) * psi(1));
 /** Pressure at which the blower takes over from the fan: the owner's own figure, or 30 psi; late is half working pressure. */
 export const changeover = (f: FitOut): number =>
-  f.fire.with !== 'solid' ? 0 : f.habits.changeover === 'late' ? Math.max(f.fire.blower ?? 0, f.workingPressure / 2) : (f.fire.blower ?? psi(30));
+  f.fire.with !== 'solid'
+    ? 0
+    : f.habits.changeover === 'late'
+      ? Math.max(f.fire.blower ?? 0, f.workingPressure / 2)
+      : (f.fire.blower ?? psi(30));
 /** Blow-down pressure: 20 to 30 psi, and never more than a third of working pressure for small boilers. */
 export const blowDownAt = (f: FitOut): number => Math.min(psi(25), f.workingPressure / 3);

@@ -24,14 +24,31 @@ export const lightUp: readonly StepRule[] = [
     minutes: 2,
     materials: ['extinguisher']
   },
-  { key: 'plug-in', when: bores, what: 'Plug in the second chimney bore', how: 'Push it in far enough that the fan cannot lift it.', why: 'Otherwise the fan draws down the open bore.', opens: ['plug'], minutes: 1 },
+  {
+    key: 'plug-in',
+    when: bores,
+    what: 'Plug in the second chimney bore',
+    how: 'Push it in far enough that the fan cannot lift it.',
+    why: 'Otherwise the fan draws down the open bore.',
+    opens: ['plug'],
+    minutes: 1
+  },
   { key: 'damper-open', when: damper, what: 'Damper open', how: 'Fully.', why: 'Air under the grate is the fire.', minutes: 1 },
   {
     key: 'bed',
     when: solid,
-    what: (f) => (f.fire.with === 'solid' ? `Lay the start fuel: ${f.fire.start === 'charcoal' ? 'soaked charcoal' : f.fire.start === 'paraffin sticks' ? 'paraffin-soaked sticks' : f.fire.start === 'kindling' ? 'dry kindling' : f.fire.start}` : ''),
-    how: (f) => (f.habits.firstBed === 'thin' ? 'Thin and even over the whole grate, corners first.' : 'Up to the door, loose enough to see light through.'),
-    why: (f) => (f.habits.firstBed === 'thin' ? 'A thin even bed takes sooner. The other school fills to the door, because it holds longer.' : 'A deep bed holds longer. The other school lays it thin, because it takes sooner.'),
+    what: (f) =>
+      f.fire.with === 'solid'
+        ? `Lay the start fuel: ${f.fire.start === 'charcoal' ? 'soaked charcoal' : f.fire.start === 'paraffin sticks' ? 'paraffin-soaked sticks' : f.fire.start === 'kindling' ? 'dry kindling' : f.fire.start}`
+        : '',
+    how: (f) =>
+      f.habits.firstBed === 'thin'
+        ? 'Thin and even over the whole grate, corners first.'
+        : 'Up to the door, loose enough to see light through.',
+    why: (f) =>
+      f.habits.firstBed === 'thin'
+        ? 'A thin even bed takes sooner. The other school fills to the door, because it holds longer.'
+        : 'A deep bed holds longer. The other school lays it thin, because it takes sooner.',
     minutes: 4,
     materials: ['start fuel', 'lighting fluid']
   },
@@ -45,7 +62,15 @@ export const lightUp: readonly StepRule[] = [
     minutes: 1,
     materials: ['fan', 'battery']
   },
-  { key: 'air-on', when: air, what: 'Compressed air to the blower', how: 'A gentle hiss in the smokebox.', why: 'It draws the fire until steam can.', minutes: 1, opens: ['hose'] },
+  {
+    key: 'air-on',
+    when: air,
+    what: 'Compressed air to the blower',
+    how: 'A gentle hiss in the smokebox.',
+    why: 'It draws the fire until steam can.',
+    minutes: 1,
+    opens: ['hose']
+  },
   {
     key: 'match',
     when: solid,
@@ -60,11 +85,21 @@ export const lightUp: readonly StepRule[] = [
     minutes: 1,
     materials: ['matches or gas lighter']
   },
-  { key: 'fan-on-after', when: both(fan, (f) => f.habits.draught === 'after'), what: 'Fan on the chimney', how: 'As soon as the flame has hold of the wood.', why: 'Draught after the match, so that the start fuel is not blown out. The other school starts the fan first.', opens: ['fan'], needs: ['match'], minutes: 1 },
+  {
+    key: 'fan-on-after',
+    when: both(fan, (f) => f.habits.draught === 'after'),
+    what: 'Fan on the chimney',
+    how: 'As soon as the flame has hold of the wood.',
+    why: 'Draught after the match, so that the start fuel is not blown out. The other school starts the fan first.',
+    opens: ['fan'],
+    needs: ['match'],
+    minutes: 1
+  },
   {
     key: 'alight',
     when: solid,
-    what: (f) => (f.fire.with === 'solid' && f.fire.start === 'charcoal' ? 'Charcoal well alight, all over' : 'Start fuel well alight, all over'),
+    what: (f) =>
+      f.fire.with === 'solid' && f.fire.start === 'charcoal' ? 'Charcoal well alight, all over' : 'Start fuel well alight, all over',
     how: 'Door shut. Look after three or four minutes, not before.',
     why: 'Coal put on a fire that is not ready puts it out.',
     needs: ['match'],
@@ -77,7 +112,8 @@ export const lightUp: readonly StepRule[] = [
     key: 'first-coal',
     when: both(solid, (f) => f.fire.with === 'solid' && f.fire.fuel !== 'wood'),
     what: (f) => (f.fire.with === 'solid' && f.fire.fuel === 'charcoal' ? 'More charcoal, a little' : 'First coal, a little'),
-    how: (f) => `Nuts of ${f.size === 'full' ? 'a fist' : f.size === 'medium' ? 'a walnut' : 'a hazelnut'} or so, where it is brightest. Each charge alight before the next.`,
+    how: (f) =>
+      `Nuts of ${f.size === 'full' ? 'a fist' : f.size === 'medium' ? 'a walnut' : 'a hazelnut'} or so, where it is brightest. Each charge alight before the next.`,
     why: 'A tenth at a time keeps the bed hot. A whole bed of cold coal at once puts out a small fire.',
     needs: ['alight'],
     gates: [{ kind: 'seen', what: 'start fuel alight' }],
@@ -87,7 +123,10 @@ export const lightUp: readonly StepRule[] = [
   {
     key: 'gas-light',
     when: gas,
-    what: (f) => (f.fire.with === 'gas' ? `Light at ${{ 'burner face': 'the burner face', smokebox: 'the smokebox', 'flue end': 'the end of the flue' }[f.fire.litAt]}` : ''),
+    what: (f) =>
+      f.fire.with === 'gas'
+        ? `Light at ${{ 'burner face': 'the burner face', smokebox: 'the smokebox', 'flue end': 'the end of the flue' }[f.fire.litAt]}`
+        : '',
     how: 'Purge with the gas off. Flame there first, then gas, slowly. Hear the burner take within a few seconds.',
     why: 'Gas that is not lit at once collects in the flue.',
     caution: 'Not heard in five seconds: gas off, air it for a counted minute, try again.',
@@ -101,7 +140,10 @@ export const lightUp: readonly StepRule[] = [
   {
     key: 'gas-set',
     when: gas,
-    what: (f) => (f.fire.with === 'gas' && f.fire.burners > 1 ? `All ${f.fire.burners} burners lit, in order; set to running` : 'Flame heard; set to running'),
+    what: (f) =>
+      f.fire.with === 'gas' && f.fire.burners > 1
+        ? `All ${f.fire.burners} burners lit, in order; set to running`
+        : 'Flame heard; set to running',
     how: 'A steady hush, blue at the burner, no roar and no yellow.',
     why: 'A roar is a flame off its burner; yellow is one short of air.',
     needs: ['gas-light'],
@@ -134,5 +176,13 @@ export const lightUp: readonly StepRule[] = [
     must: true,
     minutes: 1
   },
-  { key: 'look-again', when: both(glass, solid), what: 'Look at the glass and under the engine', how: 'No drips, level where you left it.', why: 'A leak you can see now is one you need not find at pressure.', chore: true, minutes: 1 }
+  {
+    key: 'look-again',
+    when: both(glass, solid),
+    what: 'Look at the glass and under the engine',
+    how: 'No drips, level where you left it.',
+    why: 'A leak you can see now is one you need not find at pressure.',
+    chore: true,
+    minutes: 1
+  }
 ];

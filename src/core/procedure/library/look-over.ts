@@ -1,5 +1,23 @@
 import type { StepRule } from '../step';
-import { both, bores, carries, damper, drains, electric, gas, glass, hasFeed, names, not, p, rails, road, solid, spirit, wheels } from './fits';
+import {
+  both,
+  bores,
+  carries,
+  damper,
+  drains,
+  electric,
+  gas,
+  glass,
+  hasFeed,
+  names,
+  not,
+  p,
+  rails,
+  road,
+  solid,
+  spirit,
+  wheels
+} from './fits';
 
 /** Cold, before anything is put in. */
 export const lookOver: readonly StepRule[] = [
@@ -47,7 +65,10 @@ export const lookOver: readonly StepRule[] = [
   {
     key: 'grate',
     when: solid,
-    what: (f) => (f.fire.with === 'solid' && f.fire.gratePieces > 1 && f.size !== 'full' ? `Grate in, all ${f.fire.gratePieces} pieces in order` : 'Grate sound and seated'),
+    what: (f) =>
+      f.fire.with === 'solid' && f.fire.gratePieces > 1 && f.size !== 'full'
+        ? `Grate in, all ${f.fire.gratePieces} pieces in order`
+        : 'Grate sound and seated',
     how: (f) =>
       f.fire.with === 'solid' && f.fire.ashpan === 'pins'
         ? 'No burnt or wasted bars. Free way for air beneath. Work the drop gear and have the pins to hand.'
@@ -59,7 +80,8 @@ export const lookOver: readonly StepRule[] = [
     key: 'firebox',
     when: solid,
     what: 'Firebox: crown, stays, seams dry',
-    how: (f) => `With a lamp: look for weeps, white streaks of scale, bulges${f.fusiblePlug ? ', and at the fusible plug for weeping' : ''}.`,
+    how: (f) =>
+      `With a lamp: look for weeps, white streaks of scale, bulges${f.fusiblePlug ? ', and at the fusible plug for weeping' : ''}.`,
     why: 'This is the plate that fails when water is lost. A weep here is for the boiler examiner, not for a hopeful second look.',
     caution: 'Anything new or worse: do not light. Raise a fault.',
     minutes: 4,
@@ -95,7 +117,8 @@ export const lookOver: readonly StepRule[] = [
     key: 'glass-clean',
     when: glass,
     what: (f) => (f.glasses.length > 1 ? 'Both glasses clean, cocks free' : 'Glass clean, cocks free'),
-    how: (f) => `Turn each cock through its travel and back to open. The glass should be clear enough to see a bubble.${f.glasses.some((g) => g.sharesSteam) ? ' This glass shares its steam pipe with another user: it can read high while that is open.' : ''}`,
+    how: (f) =>
+      `Turn each cock through its travel and back to open. The glass should be clear enough to see a bubble.${f.glasses.some((g) => g.sharesSteam) ? ' This glass shares its steam pipe with another user: it can read high while that is open.' : ''}`,
     why: 'It is what you will look at all day.',
     minutes: 2,
     materials: ['rag']
@@ -104,7 +127,11 @@ export const lookOver: readonly StepRule[] = [
     key: 'feeds-look',
     when: (f) => hasFeed('hand pump', 'axle pump', 'crosshead pump', 'crankshaft pump', 'injector')(f),
     what: 'Feeds complete, strainers clean',
-    how: (f) => `${names(f.feeds.filter((x) => x.plumbed && x.kind !== 'bottle'))}: unions tight, strainer clean, clack not stuck.`.replace(/^./, (c) => c.toUpperCase()),
+    how: (f) =>
+      `${names(f.feeds.filter((x) => x.plumbed && x.kind !== 'bottle'))}: unions tight, strainer clean, clack not stuck.`.replace(
+        /^./,
+        (c) => c.toUpperCase()
+      ),
     why: 'An injector is stopped by a grain of dirt, a pump by a hair under its ball.',
     minutes: 5
   },
@@ -143,7 +170,14 @@ export const lookOver: readonly StepRule[] = [
     minutes: 4,
     who: 'either'
   },
-  { key: 'damper-free', when: damper, what: 'Damper works', how: 'Open, shut, and leave open.', why: 'It is the first thing to shut in trouble.', minutes: 1 },
+  {
+    key: 'damper-free',
+    when: damper,
+    what: 'Damper works',
+    how: 'Open, shut, and leave open.',
+    why: 'It is the first thing to shut in trouble.',
+    minutes: 1
+  },
   {
     key: 'drains-free',
     when: both(drains, (f) => f.cylinders.drains === 'hand' || f.cylinders.drains === 'chest'),
@@ -204,7 +238,12 @@ export const lookOver: readonly StepRule[] = [
     key: 'joint-look',
     when: not(solid),
     what: 'Burner or element clean and seated',
-    how: (f) => (gas(f) ? 'Jet clear, burner square in its place.' : electric(f) ? 'No scale thicker than a card on the element.' : 'Burner tray clean and dry.'),
+    how: (f) =>
+      gas(f)
+        ? 'Jet clear, burner square in its place.'
+        : electric(f)
+          ? 'No scale thicker than a card on the element.'
+          : 'Burner tray clean and dry.',
     why: 'A burner out of place heats what it should not.',
     minutes: 2
   }

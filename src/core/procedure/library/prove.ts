@@ -14,7 +14,17 @@ export const prove: readonly StepRule[] = [
     sees: 'water returns',
     minutes: 2
   },
-  { key: 'glasses-agree', when: (f) => f.glasses.length > 1, what: 'Both glasses agree', how: 'Log what each shows.', why: 'Two glasses are worth two only while they say the same.', needs: ['blow-through'], sees: 'glasses agree', evidence: 'glass reading', minutes: 1 },
+  {
+    key: 'glasses-agree',
+    when: (f) => f.glasses.length > 1,
+    what: 'Both glasses agree',
+    how: 'Log what each shows.',
+    why: 'Two glasses are worth two only while they say the same.',
+    needs: ['blow-through'],
+    sees: 'glasses agree',
+    evidence: 'glass reading',
+    minutes: 1
+  },
   {
     key: 'prove-injectors',
     when: both(hasFeed('injector'), (f) => f.habits.injector === 'standing'),
@@ -45,10 +55,42 @@ export const prove: readonly StepRule[] = [
     must: true,
     minutes: 4
   },
-  { key: 'relief', when: not((f) => f.gauge), what: 'Relief valve feathers', how: 'Log the feather. Then the pressure is about the valve’s setting.', why: 'It is the only gauge there is.', sees: 'feather', minutes: 1 },
-  { key: 'gauge-agrees', when: (f) => f.gauge && f.safetyValves.length > 0 && not(spirit)(f), what: 'Gauge read against the valves', how: 'The needle at the lift, against the valve’s stamped figure.', why: 'Two instruments that disagree are a fault in one of them.', needs: ['valve-lifts'], minutes: 1 },
-  { key: 'whistle', when: (f) => f.whistle && not(spirit)(f), what: 'Whistle: drain it, then sound it', how: 'Away from people’s ears.', why: 'You will need it before you need the brake.', gates: (f) => wp(f, 0.5), minutes: 1 },
-  { key: 'blower-proof', when: solid, what: 'Blower and damper answer', how: 'Blower up: the fire lifts. Blower down: it settles.', why: 'The blower keeps the flame inside when the regulator shuts.', gates: (f) => wp(f, 0.5), minutes: 1 },
+  {
+    key: 'relief',
+    when: not((f) => f.gauge),
+    what: 'Relief valve feathers',
+    how: 'Log the feather. Then the pressure is about the valve’s setting.',
+    why: 'It is the only gauge there is.',
+    sees: 'feather',
+    minutes: 1
+  },
+  {
+    key: 'gauge-agrees',
+    when: (f) => f.gauge && f.safetyValves.length > 0 && not(spirit)(f),
+    what: 'Gauge read against the valves',
+    how: 'The needle at the lift, against the valve’s stamped figure.',
+    why: 'Two instruments that disagree are a fault in one of them.',
+    needs: ['valve-lifts'],
+    minutes: 1
+  },
+  {
+    key: 'whistle',
+    when: (f) => f.whistle && not(spirit)(f),
+    what: 'Whistle: drain it, then sound it',
+    how: 'Away from people’s ears.',
+    why: 'You will need it before you need the brake.',
+    gates: (f) => wp(f, 0.5),
+    minutes: 1
+  },
+  {
+    key: 'blower-proof',
+    when: solid,
+    what: 'Blower and damper answer',
+    how: 'Blower up: the fire lifts. Blower down: it settles.',
+    why: 'The blower keeps the flame inside when the regulator shuts.',
+    gates: (f) => wp(f, 0.5),
+    minutes: 1
+  },
   {
     key: 'brake-proof',
     when: both(wheels, (f) => f.brakes.some((b) => b.kind !== 'hand')),
@@ -62,7 +104,8 @@ export const prove: readonly StepRule[] = [
     key: 'warm-through',
     when: (f) => f.cylinders.drains !== 'none' && not(spirit)(f),
     what: 'Warm the cylinders through',
-    how: (f) => `Brake on or out of gear, drains open. Crack the regulator; wait for vapour, not water, at every drain. Turn by hand with the valve shut. Both directions.${f.cylinders.drains === 'chest' ? ' This engine drains only its steam chest: be slower.' : ''}`,
+    how: (f) =>
+      `Brake on or out of gear, drains open. Crack the regulator; wait for vapour, not water, at every drain. Turn by hand with the valve shut. Both directions.${f.cylinders.drains === 'chest' ? ' This engine drains only its steam chest: be slower.' : ''}`,
     why: 'Water does not compress. What it meets breaks.',
     caution: 'Hands out of the motion while the regulator is open.',
     gates: (f) => wp(f, 0.6),
@@ -82,16 +125,61 @@ export const prove: readonly StepRule[] = [
     sees: 'vapour',
     minutes: 3
   },
-  { key: 'lubricator-on', when: (f) => f.lubrication.some((x) => x.kind === 'displacement' || x.kind === 'sight feed'), what: 'Lubricator open', how: 'A quarter turn, or so many drops a minute as this engine likes.', why: 'Steam alone washes the bores dry.', needs: ['warm-through', 'warm-gently'], minutes: 1 },
-  { key: 'chimney-wipe', when: carries, what: 'Chimney wiped before passengers', how: 'The first beats throw what has gathered.', why: 'Nobody comes back for a second ride in a spotted shirt.', chore: true, minutes: 1, who: 'either', materials: ['rags'] },
-  { key: 'gas-proof', when: gas, what: 'Burner steady with steam drawn', how: 'Open the regulator a moment: the flame must not lift or light back.', why: 'A change of draught is what puts a flame out.', minutes: 1 },
-  { key: 'electric-proof', when: electric, what: 'Pressure holds with the element on', how: 'Watch it for two minutes.', why: 'A small element cannot make more steam than its watts.', minutes: 2 },
+  {
+    key: 'lubricator-on',
+    when: (f) => f.lubrication.some((x) => x.kind === 'displacement' || x.kind === 'sight feed'),
+    what: 'Lubricator open',
+    how: 'A quarter turn, or so many drops a minute as this engine likes.',
+    why: 'Steam alone washes the bores dry.',
+    needs: ['warm-through', 'warm-gently'],
+    minutes: 1
+  },
+  {
+    key: 'chimney-wipe',
+    when: carries,
+    what: 'Chimney wiped before passengers',
+    how: 'The first beats throw what has gathered.',
+    why: 'Nobody comes back for a second ride in a spotted shirt.',
+    chore: true,
+    minutes: 1,
+    who: 'either',
+    materials: ['rags']
+  },
+  {
+    key: 'gas-proof',
+    when: gas,
+    what: 'Burner steady with steam drawn',
+    how: 'Open the regulator a moment: the flame must not lift or light back.',
+    why: 'A change of draught is what puts a flame out.',
+    minutes: 1
+  },
+  {
+    key: 'electric-proof',
+    when: electric,
+    what: 'Pressure holds with the element on',
+    how: 'Watch it for two minutes.',
+    why: 'A small element cannot make more steam than its watts.',
+    minutes: 2
+  },
   {
     key: 'fit-to-run',
     what: 'Fit to run: keeper’s word',
-    how: (f) => `${glass(f) ? 'Water seen. ' : ''}Valves seen. ${feeds(f, 'injector', 'hand pump', 'axle pump', 'crosshead pump', 'crankshaft pump', 'steam pump').length > 1 ? 'Two feeds proven, or say why one is enough today. ' : ''}Nothing left open that should be shut.`,
+    how: (f) =>
+      `${glass(f) ? 'Water seen. ' : ''}Valves seen. ${feeds(f, 'injector', 'hand pump', 'axle pump', 'crosshead pump', 'crankshaft pump', 'steam pump').length > 1 ? 'Two feeds proven, or say why one is enough today. ' : ''}Nothing left open that should be shut.`,
     why: 'You say it, not the book. Joram lists what was seen and what was not.',
-    needs: ['blow-through', 'glasses-agree', 'prove-injectors', 'feeds-proven', 'valve-lifts', 'relief', 'whistle', 'blower-proof', 'brake-proof', 'warm-through', 'warm-gently'],
+    needs: [
+      'blow-through',
+      'glasses-agree',
+      'prove-injectors',
+      'feeds-proven',
+      'valve-lifts',
+      'relief',
+      'whistle',
+      'blower-proof',
+      'brake-proof',
+      'warm-through',
+      'warm-gently'
+    ],
     evidence: 'initials',
     minutes: 1
   }

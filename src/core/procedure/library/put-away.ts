@@ -12,21 +12,96 @@ export const putAway: readonly StepRule[] = [
     minutes: 8,
     materials: ['ash bucket', 'brush']
   },
-  { key: 'tubes-swept', when: solid, what: (f) => (f.habits.clean === 'after' ? 'Tubes swept, blast nozzle looked at' : 'Tubes: to be swept before the next steaming'), how: (f) => (f.habits.clean === 'after' ? 'Warm tubes sweep clean.' : 'Tick it if you do it today after all; otherwise skip it, and it heads the next list.'), why: 'Skipped twice it costs you a quarter of an hour at the next raise.', minutes: 6, materials: ['flue brush'] },
-  { key: 'burner-clean', when: not(solid), what: 'Burner or element dry and clean', how: (f) => (gas(f) ? 'Canister off, weighed, capped.' : 'Dry, no scale, covered.'), why: 'So that next time starts from something known.', minutes: 3 },
-  { key: 'wicks-out', when: lubricated('wick'), what: 'Wicks out', how: 'Hang them in their box.', why: 'Left in, they empty the oil boxes onto the floor by morning.', closes: ['wicks'], must: true, minutes: 2 },
-  { key: 'drain-all', what: 'Tanks, pipes and pumps drained', how: (f) => `${f.tanks.length ? `${f.tanks.map((t) => t.name).join(', ')}, ` : ''}pumps, injectors, ${f.exhaust === 'separator' ? 'oil separator, ' : f.exhaust === 'condensate' ? 'condensate tank, ' : ''}all cocks left open.`, why: 'Anything left wet in frost is split by it. If you leave it wet, write where.', minutes: 5 },
-  { key: 'rust', when: both(drains), what: 'Oil against rust', how: 'Bores and bright work wiped while warm. A few turns by hand.', why: 'Bright steel is brown in a night.', minutes: 5, who: 'either', materials: ['rags', 'oil'] },
+  {
+    key: 'tubes-swept',
+    when: solid,
+    what: (f) => (f.habits.clean === 'after' ? 'Tubes swept, blast nozzle looked at' : 'Tubes: to be swept before the next steaming'),
+    how: (f) =>
+      f.habits.clean === 'after'
+        ? 'Warm tubes sweep clean.'
+        : 'Tick it if you do it today after all; otherwise skip it, and it heads the next list.',
+    why: 'Skipped twice it costs you a quarter of an hour at the next raise.',
+    minutes: 6,
+    materials: ['flue brush']
+  },
+  {
+    key: 'burner-clean',
+    when: not(solid),
+    what: 'Burner or element dry and clean',
+    how: (f) => (gas(f) ? 'Canister off, weighed, capped.' : 'Dry, no scale, covered.'),
+    why: 'So that next time starts from something known.',
+    minutes: 3
+  },
+  {
+    key: 'wicks-out',
+    when: lubricated('wick'),
+    what: 'Wicks out',
+    how: 'Hang them in their box.',
+    why: 'Left in, they empty the oil boxes onto the floor by morning.',
+    closes: ['wicks'],
+    must: true,
+    minutes: 2
+  },
+  {
+    key: 'drain-all',
+    what: 'Tanks, pipes and pumps drained',
+    how: (f) =>
+      `${f.tanks.length ? `${f.tanks.map((t) => t.name).join(', ')}, ` : ''}pumps, injectors, ${f.exhaust === 'separator' ? 'oil separator, ' : f.exhaust === 'condensate' ? 'condensate tank, ' : ''}all cocks left open.`,
+    why: 'Anything left wet in frost is split by it. If you leave it wet, write where.',
+    minutes: 5
+  },
+  {
+    key: 'rust',
+    when: both(drains),
+    what: 'Oil against rust',
+    how: 'Bores and bright work wiped while warm. A few turns by hand.',
+    why: 'Bright steel is brown in a night.',
+    minutes: 5,
+    who: 'either',
+    materials: ['rags', 'oil']
+  },
   {
     key: 'boiler-state',
     what: (f) => (f.storage === 'full' ? 'Boiler left full and treated' : 'Boiler left dry and open'),
-    how: (f) => (f.storage === 'full' ? 'To the top of the glass with treated water, cocks shut.' : 'Drained, all openings open, air through it.'),
-    why: (f) => (f.shell.material === 'steel' ? 'Steel rusts at the water line: all of it wet and treated, or all of it dry.' : 'Half wet is the worst of both.'),
+    how: (f) =>
+      f.storage === 'full' ? 'To the top of the glass with treated water, cocks shut.' : 'Drained, all openings open, air through it.',
+    why: (f) =>
+      f.shell.material === 'steel'
+        ? 'Steel rusts at the water line: all of it wet and treated, or all of it dry.'
+        : 'Half wet is the worst of both.',
     closes: ['vent', 'drains', 'isolator', 'cladding'],
     minutes: 3
   },
-  { key: 'road-cover', when: both(road, wheels), what: 'Chimney covered, brake on, chocked', how: 'Rain goes down chimneys.', why: 'Soot and rain make acid.', closes: ['chocks', 'gear'], minutes: 2 },
-  { key: 'covers', when: (f) => !road(f), what: 'Everything back on and covered', how: (f) => (f.comesOff ? `${f.comesOff} refitted.` : 'Plugs, caps, cover.'), why: 'The next person finds it as you would want to.', closes: ['chocks', 'gear', 'filler', 'funnel', 'valve'], minutes: 3 },
-  { key: 'used', what: 'Fuel, water and oil used', how: 'Coal by the bucket, water by the tank, canister by its weight. Log it as a note if you measured it.', why: 'The next day’s quantities come from this one’s.', minutes: 2 },
-  { key: 'faults-written', what: 'Faults written down while remembered', how: 'Each with what it forbids: steaming, passengers, or nothing.', why: 'A fault not written is found again by the next person, under pressure.', minutes: 3 }
+  {
+    key: 'road-cover',
+    when: both(road, wheels),
+    what: 'Chimney covered, brake on, chocked',
+    how: 'Rain goes down chimneys.',
+    why: 'Soot and rain make acid.',
+    closes: ['chocks', 'gear'],
+    minutes: 2
+  },
+  {
+    key: 'covers',
+    when: (f) => !road(f),
+    what: 'Everything back on and covered',
+    how: (f) => (f.comesOff ? `${f.comesOff} refitted.` : 'Plugs, caps, cover.'),
+    why: 'The next person finds it as you would want to.',
+    closes: ['chocks', 'gear', 'filler', 'funnel', 'valve'],
+    minutes: 3
+  },
+  {
+    key: 'used',
+    what: 'Fuel, water and oil used',
+    how: 'Coal by the bucket, water by the tank, canister by its weight. Log it as a note if you measured it.',
+    why: 'The next day’s quantities come from this one’s.',
+    minutes: 2
+  },
+  {
+    key: 'faults-written',
+    what: 'Faults written down while remembered',
+    how: 'Each with what it forbids: steaming, passengers, or nothing.',
+    why: 'A fault not written is found again by the next person, under pressure.',
+    minutes: 3
+  }
 ];

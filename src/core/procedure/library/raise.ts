@@ -1,6 +1,25 @@
 import { printGlass, psi } from '../../units';
 import type { StepRule } from '../step';
-import { air, at, bores, both, carries, changeover, damper, drains, electric, fan, gas, glass, not, p, road, solid, spirit, wheels } from './fits';
+import {
+  air,
+  at,
+  bores,
+  both,
+  carries,
+  changeover,
+  damper,
+  drains,
+  electric,
+  fan,
+  gas,
+  glass,
+  not,
+  p,
+  road,
+  solid,
+  spirit,
+  wheels
+} from './fits';
 
 /** From fire to working pressure. Temperature rises evenly; the needle sits still and then runs away. */
 export const raise: readonly StepRule[] = [
@@ -9,11 +28,21 @@ export const raise: readonly StepRule[] = [
     when: solid,
     what: 'Build the fire, little and often',
     how: 'Each charge alight before the next. Door shut. Then leave it alone.',
-    why: (f) => `The needle will sit at zero for most of the wait${f.gauge ? ' and then run away: it is energy, not pressure, that rises evenly' : ''}.`,
+    why: (f) =>
+      `The needle will sit at zero for most of the wait${f.gauge ? ' and then run away: it is energy, not pressure, that rises evenly' : ''}.`,
     needs: ['alight'],
     minutes: 6
   },
-  { key: 'chores', when: wheels, what: 'Wait: finish the oil round, lamps, paperwork', how: 'Nothing that burns beside a lit fire: no lamp oil, no lighting fluid.', why: 'Waits are for chores.', chore: true, minutes: 10, who: 'either' },
+  {
+    key: 'chores',
+    when: wheels,
+    what: 'Wait: finish the oil round, lamps, paperwork',
+    how: 'Nothing that burns beside a lit fire: no lamp oil, no lighting fluid.',
+    why: 'Waits are for chores.',
+    chore: true,
+    minutes: 10,
+    who: 'either'
+  },
   {
     key: 'boiling',
     when: glass,
@@ -24,7 +53,16 @@ export const raise: readonly StepRule[] = [
     chore: true,
     minutes: 1
   },
-  { key: 'needle', when: (f) => f.gauge, what: 'Needle off its stop', how: 'Log the first pressure you can read.', why: 'From the second reading on there is something to reckon with.', evidence: 'pressure reading', gates: at(psi(2)), minutes: 1 },
+  {
+    key: 'needle',
+    when: (f) => f.gauge,
+    what: 'Needle off its stop',
+    how: 'Log the first pressure you can read.',
+    why: 'From the second reading on there is something to reckon with.',
+    evidence: 'pressure reading',
+    gates: at(psi(2)),
+    minutes: 1
+  },
   {
     key: 'air-out',
     when: (f) => f.gauge && not(spirit)(f),
@@ -41,7 +79,8 @@ export const raise: readonly StepRule[] = [
     what: `Look round for leaks at ${p(psi(30))}`,
     how: 'Every joint, the firebox, the backhead. Small ones often take up: write them down and look again at working pressure.',
     why: 'A leak at 30 is known and small.',
-    caution: (f) => (f.manholes + f.mudholes > 0 ? 'A hot door joint may be nipped gently at low pressure only, and never forced.' : undefined),
+    caution: (f) =>
+      f.manholes + f.mudholes > 0 ? 'A hot door joint may be nipped gently at low pressure only, and never forced.' : undefined,
     gates: at(psi(30)),
     minutes: 3
   },
@@ -61,22 +100,91 @@ export const raise: readonly StepRule[] = [
     minutes: 2,
     materials: ['gloves']
   },
-  { key: 'changeover-air', when: both(solid, air), what: 'Blower on, then air off', how: 'Shut the air valve before you take the hose off.', why: 'The engine can draw its own fire now.', gates: (f) => at(changeover(f)), closes: ['hose'], minutes: 2 },
-  { key: 'changeover-none', when: both(solid, not(fan), not(air)), what: 'Blower cracked open', how: 'Just enough to see the smoke lift.', why: 'Natural draught has brought it so far; the blower brings it the rest.', gates: (f) => at(changeover(f)), minutes: 1 },
-  { key: 'plug-out', when: bores, what: 'Plug out of the second chimney bore', how: 'Tongs or gloves. It has been in the smoke.', why: 'The exhaust needs both bores.', gates: (f) => at(changeover(f)), needs: ['changeover'], closes: ['plug'], must: true, minutes: 1, materials: ['tongs'] },
+  {
+    key: 'changeover-air',
+    when: both(solid, air),
+    what: 'Blower on, then air off',
+    how: 'Shut the air valve before you take the hose off.',
+    why: 'The engine can draw its own fire now.',
+    gates: (f) => at(changeover(f)),
+    closes: ['hose'],
+    minutes: 2
+  },
+  {
+    key: 'changeover-none',
+    when: both(solid, not(fan), not(air)),
+    what: 'Blower cracked open',
+    how: 'Just enough to see the smoke lift.',
+    why: 'Natural draught has brought it so far; the blower brings it the rest.',
+    gates: (f) => at(changeover(f)),
+    minutes: 1
+  },
+  {
+    key: 'plug-out',
+    when: bores,
+    what: 'Plug out of the second chimney bore',
+    how: 'Tongs or gloves. It has been in the smoke.',
+    why: 'The exhaust needs both bores.',
+    gates: (f) => at(changeover(f)),
+    needs: ['changeover'],
+    closes: ['plug'],
+    must: true,
+    minutes: 1,
+    materials: ['tongs']
+  },
   {
     key: 'pace',
     when: (f) => f.pace !== null,
     what: (f) => `Not faster than ${Math.round(f.pace!)} °C an hour`,
     how: 'Fire small and even. Turn a large engine’s wheels a little if you can.',
-    why: (f) => (f.shell.joints === 'riveted' ? 'A riveted boiler is moved by heat at every seam. Give it time.' : 'Thick plates and thin ones must warm together.'),
+    why: (f) =>
+      f.shell.joints === 'riveted'
+        ? 'A riveted boiler is moved by heat at every seam. Give it time.'
+        : 'Thick plates and thin ones must warm together.',
     chore: true,
     minutes: 5
   },
-  { key: 'to-coal', when: (f) => f.fire.with === 'solid' && f.fire.start === 'wood', what: 'Change from wood to coal', how: 'Coal under the door first, wood until it is alight.', why: 'Wood brings it to life, coal holds it.', gates: at(psi(15)), needs: ['alight'], minutes: 6 },
-  { key: 'lamps', when: (f) => f.lamps, what: 'Lamps trimmed and set', how: 'Filled away from the engine.', why: 'A chore for the wait. Lamp oil stays away from the fire.', chore: true, minutes: 4, who: 'helper' },
-  { key: 'tyres', when: carries, what: 'Chimney and cab wiped, seats and footboards ready', how: 'A quick wipe: passengers lean where it is dirty.', why: 'A chore for the wait.', chore: true, minutes: 4, who: 'helper', materials: ['rags'] },
-  { key: 'road-sign', when: both(road, (f) => f.size === 'full'), what: 'Ground clear ahead, ropes and boards out', how: 'Walk the first hundred paces.', why: 'A chore for the wait.', chore: true, minutes: 8, who: 'helper' },
+  {
+    key: 'to-coal',
+    when: (f) => f.fire.with === 'solid' && f.fire.start === 'wood',
+    what: 'Change from wood to coal',
+    how: 'Coal under the door first, wood until it is alight.',
+    why: 'Wood brings it to life, coal holds it.',
+    gates: at(psi(15)),
+    needs: ['alight'],
+    minutes: 6
+  },
+  {
+    key: 'lamps',
+    when: (f) => f.lamps,
+    what: 'Lamps trimmed and set',
+    how: 'Filled away from the engine.',
+    why: 'A chore for the wait. Lamp oil stays away from the fire.',
+    chore: true,
+    minutes: 4,
+    who: 'helper'
+  },
+  {
+    key: 'tyres',
+    when: carries,
+    what: 'Chimney and cab wiped, seats and footboards ready',
+    how: 'A quick wipe: passengers lean where it is dirty.',
+    why: 'A chore for the wait.',
+    chore: true,
+    minutes: 4,
+    who: 'helper',
+    materials: ['rags']
+  },
+  {
+    key: 'road-sign',
+    when: both(road, (f) => f.size === 'full'),
+    what: 'Ground clear ahead, ropes and boards out',
+    how: 'Walk the first hundred paces.',
+    why: 'A chore for the wait.',
+    chore: true,
+    minutes: 8,
+    who: 'helper'
+  },
   {
     key: 'blower-down',
     when: solid,
@@ -95,8 +203,25 @@ export const raise: readonly StepRule[] = [
     gates: (f) => (f.gauge ? at(Math.round((f.workingPressure * 0.9) / psi(1)) * psi(1)) : []),
     minutes: 1
   },
-  { key: 'thermostat', when: electric, what: 'Thermostat seen to cycle', how: 'The light goes out, the pressure holds, the light comes back.', why: 'One that does not let go is stopped at the socket.', sees: 'thermostat cycling', gates: (f) => at(Math.round((f.workingPressure * 0.8) / psi(1)) * psi(1)), minutes: 2 },
-  { key: 'spirit-steam', when: spirit, what: 'Steam: the whistle sounds', how: 'A touch of the whistle tells what a gauge would.', why: 'Its note rises with the pressure.', sees: 'whistle note', minutes: 2 },
+  {
+    key: 'thermostat',
+    when: electric,
+    what: 'Thermostat seen to cycle',
+    how: 'The light goes out, the pressure holds, the light comes back.',
+    why: 'One that does not let go is stopped at the socket.',
+    sees: 'thermostat cycling',
+    gates: (f) => at(Math.round((f.workingPressure * 0.8) / psi(1)) * psi(1)),
+    minutes: 2
+  },
+  {
+    key: 'spirit-steam',
+    when: spirit,
+    what: 'Steam: the whistle sounds',
+    how: 'A touch of the whistle tells what a gauge would.',
+    why: 'Its note rises with the pressure.',
+    sees: 'whistle note',
+    minutes: 2
+  },
   {
     key: 'leaks-wp',
     when: (f) => f.gauge && not(spirit)(f),
@@ -110,11 +235,20 @@ export const raise: readonly StepRule[] = [
     key: 'level-hot',
     when: glass,
     what: 'Read the glass near working pressure',
-    how: (f) => `It should stand near ${printGlass(f.levels.wanted)}. At ${printGlass(f.levels.lowest)} or less, feed before anything else.`,
+    how: (f) =>
+      `It should stand near ${printGlass(f.levels.wanted)}. At ${printGlass(f.levels.lowest)} or less, feed before anything else.`,
     why: 'Water has swollen with the heat. What the glass shows now is the first level that counts.',
     evidence: 'glass reading',
     gates: (f) => (f.gauge ? at(Math.round((f.workingPressure * 0.8) / psi(1)) * psi(1)) : []),
     minutes: 1
   },
-  { key: 'warm-oil', when: both(wheels, drains), what: 'Drains still open, regulator still shut', how: 'Look and feel. Water may already drip from the drains.', why: 'Pressure is what turns a leaking regulator into a moving engine.', chore: true, minutes: 1 }
+  {
+    key: 'warm-oil',
+    when: both(wheels, drains),
+    what: 'Drains still open, regulator still shut',
+    how: 'Look and feel. Water may already drip from the drains.',
+    why: 'Pressure is what turns a leaking regulator into a moving engine.',
+    chore: true,
+    minutes: 1
+  }
 ];

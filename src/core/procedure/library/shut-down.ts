@@ -1,5 +1,5 @@
 import type { StepRule } from '../step';
-import { blowDownAt, both, drains, electric, gas, glass, lubricated, p, solid, spirit } from './fits';
+import { blowDownAt, drains, electric, gas, glass, lubricated, p, solid, spirit } from './fits';
 
 /** Fire out, pressure away, on its own terms. */
 export const shutDown: readonly StepRule[] = [
@@ -16,7 +16,10 @@ export const shutDown: readonly StepRule[] = [
     key: 'fire-drop',
     when: solid,
     what: (f) => (f.fire.with === 'solid' && f.fire.ashpan === 'pins' ? 'Drop the fire: pins out' : 'Fire out'),
-    how: (f) => (f.fire.with === 'solid' && f.fire.ashpan === 'pins' ? 'Pliers: the pins are hot. Ash where it can do no harm, and watered.' : 'Rake or let it burn away. Ash where it can do no harm, and watered.'),
+    how: (f) =>
+      f.fire.with === 'solid' && f.fire.ashpan === 'pins'
+        ? 'Pliers: the pins are hot. Ash where it can do no harm, and watered.'
+        : 'Rake or let it burn away. Ash where it can do no harm, and watered.',
     why: 'Nothing is opened or blown down over a live fire.',
     closes: ['fire'],
     sees: 'fire out',
@@ -24,11 +27,55 @@ export const shutDown: readonly StepRule[] = [
     minutes: 5,
     materials: ['pliers', 'rake', 'ash bucket']
   },
-  { key: 'gas-off', when: gas, what: 'Gas off at the canister, then the burner', how: 'Let the line burn dry.', why: 'Shut at the burner alone, the line stays full.', closes: ['canister', 'fire'], sees: 'fire out', must: true, minutes: 1 },
-  { key: 'spirit-off', when: spirit, what: 'Burner out from under, while hot', how: 'With the tongs, onto the tray. See that it is out.', why: 'An empty boiler over a last flame is soon spoilt.', closes: ['fire'], sees: 'fire out', must: true, minutes: 1 },
-  { key: 'mains-off', when: electric, what: 'Off at the switch, plug out', how: 'Then leave it to cool.', why: 'Off is when you can see the pins.', closes: ['mains', 'fire'], sees: 'fire out', must: true, minutes: 1 },
-  { key: 'blower-off', when: solid, what: 'Blower off, damper shut, door shut', how: 'No cold air through hot tubes.', why: 'Tube ends leak from being chilled, not from being old.', minutes: 1 },
-  { key: 'lubricator-drain', when: lubricated('displacement'), what: 'Lubricator shut and drained', how: 'Catch the oily water.', why: 'Left full it feeds water next time and freezes in winter.', minutes: 2 },
+  {
+    key: 'gas-off',
+    when: gas,
+    what: 'Gas off at the canister, then the burner',
+    how: 'Let the line burn dry.',
+    why: 'Shut at the burner alone, the line stays full.',
+    closes: ['canister', 'fire'],
+    sees: 'fire out',
+    must: true,
+    minutes: 1
+  },
+  {
+    key: 'spirit-off',
+    when: spirit,
+    what: 'Burner out from under, while hot',
+    how: 'With the tongs, onto the tray. See that it is out.',
+    why: 'An empty boiler over a last flame is soon spoilt.',
+    closes: ['fire'],
+    sees: 'fire out',
+    must: true,
+    minutes: 1
+  },
+  {
+    key: 'mains-off',
+    when: electric,
+    what: 'Off at the switch, plug out',
+    how: 'Then leave it to cool.',
+    why: 'Off is when you can see the pins.',
+    closes: ['mains', 'fire'],
+    sees: 'fire out',
+    must: true,
+    minutes: 1
+  },
+  {
+    key: 'blower-off',
+    when: solid,
+    what: 'Blower off, damper shut, door shut',
+    how: 'No cold air through hot tubes.',
+    why: 'Tube ends leak from being chilled, not from being old.',
+    minutes: 1
+  },
+  {
+    key: 'lubricator-drain',
+    when: lubricated('displacement'),
+    what: 'Lubricator shut and drained',
+    how: 'Catch the oily water.',
+    why: 'Left full it feeds water next time and freezes in winter.',
+    minutes: 2
+  },
   {
     key: 'blow-down',
     when: (f) => f.blowDown && f.habits.blowDown === 'hot',
@@ -49,7 +96,30 @@ export const shutDown: readonly StepRule[] = [
     gates: [{ kind: 'fire out' }],
     minutes: 5
   },
-  { key: 'let-down', when: (f) => !f.blowDown, what: 'Let the pressure fall on its own', how: (f) => (f.whistle ? 'Or by the whistle, a little at a time.' : 'Do not open anything yet.'), why: 'Hurry here only makes steam where hands are.', gates: [{ kind: 'fire out' }], minutes: 10 },
-  { key: 'vacuum', when: (f) => f.gauge, what: 'Break the vacuum as it cools', how: (f) => (f.vent ? 'Vent open.' : f.whistle ? 'Whistle or blower valve open.' : 'Blower valve open.'), why: 'Steam that turns to water pulls: it draws water through clacks and oil into the boiler.', gates: [{ kind: 'pressure falls', atMost: 7000 }], minutes: 1 },
-  { key: 'drains-off', when: drains, what: 'Cylinders drained', how: 'Drains open, turned by hand, both directions.', why: 'Water left in a cylinder is rust by Tuesday.', minutes: 3 }
+  {
+    key: 'let-down',
+    when: (f) => !f.blowDown,
+    what: 'Let the pressure fall on its own',
+    how: (f) => (f.whistle ? 'Or by the whistle, a little at a time.' : 'Do not open anything yet.'),
+    why: 'Hurry here only makes steam where hands are.',
+    gates: [{ kind: 'fire out' }],
+    minutes: 10
+  },
+  {
+    key: 'vacuum',
+    when: (f) => f.gauge,
+    what: 'Break the vacuum as it cools',
+    how: (f) => (f.vent ? 'Vent open.' : f.whistle ? 'Whistle or blower valve open.' : 'Blower valve open.'),
+    why: 'Steam that turns to water pulls: it draws water through clacks and oil into the boiler.',
+    gates: [{ kind: 'pressure falls', atMost: 7000 }],
+    minutes: 1
+  },
+  {
+    key: 'drains-off',
+    when: drains,
+    what: 'Cylinders drained',
+    how: 'Drains open, turned by hand, both directions.',
+    why: 'Water left in a cylinder is rust by Tuesday.',
+    minutes: 3
+  }
 ];

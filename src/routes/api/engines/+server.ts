@@ -8,5 +8,7 @@ export const POST = async ({ request, locals }) => {
   const read = await readJson(request);
   if ('response' in read) return read.response;
   const saved = (await saveEngine(member, read.value))!;
-  return 'problems' in saved ? refuse(400, saved.problems[0]!.path || 'document', saved.problems[0]!.sentence, { problems: saved.problems }) : json(saved, { status: 201 });
+  return 'problems' in saved
+    ? refuse(400, saved.problems[0]!.path || 'document', saved.problems[0]!.sentence, { problems: saved.problems })
+    : json(saved, { status: 201 });
 };

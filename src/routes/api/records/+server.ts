@@ -9,7 +9,8 @@ export const POST = async ({ request, locals }) => {
   const read = await readJson(request, recordLimit);
   if ('response' in read) return read.response;
   const checked = checkRecord(read.value);
-  if ('problems' in checked) return refuse(400, checked.problems[0]!.path || 'document', checked.problems[0]!.sentence, { problems: checked.problems });
+  if ('problems' in checked)
+    return refuse(400, checked.problems[0]!.path || 'document', checked.problems[0]!.sentence, { problems: checked.problems });
   const imported = await importRecord(member, checked.record);
   return 'problem' in imported ? refuse(409, imported.path, imported.problem) : json(imported, { status: 201 });
 };

@@ -13,10 +13,27 @@ export const load = async ({ params, locals }) => {
   const id = needId(params.id);
   const found = await engine(club, id);
   if (!found) return notHere('engine');
-  const [papers, open, steamings, { stops, passengers }] = await Promise.all([papersOf(club, id), faults(club, { engineId: id }), lastSteamings(club, id), obstacles(club, id, today())]);
+  const [papers, open, steamings, { stops, passengers }] = await Promise.all([
+    papersOf(club, id),
+    faults(club, { engineId: id }),
+    lastSteamings(club, id),
+    obstacles(club, id, today())
+  ]);
   const last = steamings.find((s) => s.endedAt);
   const carried = last ? carriedOver((await folded(club, last.id))!.log) : [];
-  return { engine: found, figures: figures(found.fitOut), papers, faults: open, steamings, running: steamings.find((s) => !s.endedAt), last, carried, stops, passengers, now: Date.now() };
+  return {
+    engine: found,
+    figures: figures(found.fitOut),
+    papers,
+    faults: open,
+    steamings,
+    running: steamings.find((s) => !s.endedAt),
+    last,
+    carried,
+    stops,
+    passengers,
+    now: Date.now()
+  };
 };
 
 export const actions = {
@@ -24,7 +41,13 @@ export const actions = {
     const member = need(locals);
     const form = await request.formData();
     const reason = String(form.get('reason') ?? '').trim();
-    const started = await startSteaming(member, needId(params.id), { purpose: String(form.get('purpose') ?? '').trim().slice(0, 120), ...(reason ? { reason: reason.slice(0, 1000) } : {}), today: today() });
+    const started = await startSteaming(member, needId(params.id), {
+      purpose: String(form.get('purpose') ?? '')
+        .trim()
+        .slice(0, 120),
+      ...(reason ? { reason: reason.slice(0, 1000) } : {}),
+      today: today()
+    });
     if ('problem' in started) return fail(started.status, { at: 'start', problem: started.problem });
     redirect(303, `/footplate/${started.id}`);
   },

@@ -14,7 +14,12 @@
   const f = $derived(data.engine.fitOut);
   const units = $derived(unitChoice());
   const can = (right: (typeof data.rights)[number]) => data.rights.includes(right);
-  const newest = $derived([...data.papers].sort((a, b) => b.expires.localeCompare(a.expires)).filter((p, i, all) => all.findIndex((q) => q.kind === p.kind) === i).sort((a, b) => a.expires.localeCompare(b.expires)));
+  const newest = $derived(
+    [...data.papers]
+      .sort((a, b) => b.expires.localeCompare(a.expires))
+      .filter((p, i, all) => all.findIndex((q) => q.kind === p.kind) === i)
+      .sort((a, b) => a.expires.localeCompare(b.expires))
+  );
   const nextPaper = $derived(newest[0]);
   const openFaults = $derived(data.faults.filter((x) => !x.fixedAt));
   const barred = $derived(data.stops.length > 0);
@@ -23,7 +28,9 @@
     if (form?.at === 'start') open.start = true;
     if (form && 'done' in form) open = { start: false, paper: false, fault: false };
   });
-  const standing = $derived(data.running ? 'In steam' : data.last ? `Cold, stored ${f.storage === 'full' ? 'full and treated' : 'dry and open'}` : 'Not steamed yet');
+  const standing = $derived(
+    data.running ? 'In steam' : data.last ? `Cold, stored ${f.storage === 'full' ? 'full and treated' : 'dry and open'}` : 'Not steamed yet'
+  );
 </script>
 
 <svelte:head><title>{f.name} · Joram</title></svelte:head>
@@ -34,7 +41,14 @@
       { label: 'Class', value: `${f.description} · ${f.scale} · ${f.shell.material}` },
       { label: 'WP', value: printText(f.workingPressure, 'pressure', units) },
       { label: 'State', value: barred && !data.running ? 'May not be steamed' : standing, abnormal: barred && !data.running, desk: true },
-      nextPaper ? { label: 'Next paper', value: `${nextPaper.kind} · ${day(nextPaper.expires)}`, abnormal: daysLeft(nextPaper.expires, data.now) < 0, desk: true } : { label: 'Next paper', value: 'none recorded', abnormal: true, desk: true }
+      nextPaper
+        ? {
+            label: 'Next paper',
+            value: `${nextPaper.kind} · ${day(nextPaper.expires)}`,
+            abnormal: daysLeft(nextPaper.expires, data.now) < 0,
+            desk: true
+          }
+        : { label: 'Next paper', value: 'none recorded', abnormal: true, desk: true }
     ]}
   >
     {#snippet action()}
@@ -45,7 +59,8 @@
 
   <div class="box drawing">
     <section class="pad section">
-      <div class="row between"><h2 class="label">Boiler, in section, to scale. Levels at the glass</h2>
+      <div class="row between">
+        <h2 class="label">Boiler, in section, to scale. Levels at the glass</h2>
         <p class="row">
           {#if can('edit engines')}<a href="/engines/{data.engine.id}/edit">Change the fit-out</a>{/if}
           <a href="/engines/{data.engine.id}/fit-out.json">Export it</a>
@@ -54,19 +69,29 @@
       <BoilerSection fitOut={f} />
     </section>
     <section class="pad figures">
-      <div class="row between"><h2 class="label">Figure</h2><span class="label">Value</span></div>
+      <div class="row between">
+        <h2 class="label">Figure</h2>
+        <span class="label">Value</span>
+      </div>
       <Figures figures={data.figures} />
-      <p class="second small">Touch a figure for its working. These come from the fit-out; they are arithmetic, not a judgement of the boiler.</p>
+      <p class="second small">
+        Touch a figure for its working. These come from the fit-out; they are arithmetic, not a judgement of the boiler.
+      </p>
     </section>
   </div>
 
   <div class="three">
     <section class="box pad">
-      <div class="row between"><h2 class="label">Faults</h2>{#if can('log')}<button class="quiet" onclick={() => (open.fault = true)}>Raise a fault</button>{/if}</div>
+      <div class="row between">
+        <h2 class="label">Faults</h2>
+        {#if can('log')}<button class="quiet" onclick={() => (open.fault = true)}>Raise a fault</button>{/if}
+      </div>
       <table class="ruled">
         <tbody>
           {#each openFaults.slice(0, 5) as fault (fault.id)}
-            <tr class:act={fault.forbids === 'steaming'} class:caution={fault.forbids === 'passengers'}><td>{fault.text}</td><td class="num wrap">{forbids[fault.forbids]}</td></tr>
+            <tr class:act={fault.forbids === 'steaming'} class:caution={fault.forbids === 'passengers'}
+              ><td>{fault.text}</td><td class="num wrap">{forbids[fault.forbids]}</td></tr
+            >
           {:else}<tr><td class="second">No open faults.</td></tr>{/each}
         </tbody>
       </table>
@@ -78,23 +103,38 @@
       <table class="ruled">
         <tbody>
           {#each data.carried.slice(0, 5) as c (c.what + c.how)}
-            <tr><td>{printMarks(c.what, units)}{#if c.reason}<br /><span class="second">{c.reason}</span>{/if}</td><td class="num wrap">{c.how}</td></tr>
-          {:else}<tr><td class="second">{data.last ? 'Nothing was left undone.' : 'Nothing yet: the first steaming is still to come.'}</td></tr>{/each}
+            <tr
+              ><td
+                >{printMarks(c.what, units)}{#if c.reason}<br /><span class="second">{c.reason}</span>{/if}</td
+              ><td class="num wrap">{c.how}</td></tr
+            >
+          {:else}<tr
+              ><td class="second">{data.last ? 'Nothing was left undone.' : 'Nothing yet: the first steaming is still to come.'}</td></tr
+            >{/each}
         </tbody>
       </table>
       {#if data.carried.length > 5}<p class="second small">and {data.carried.length - 5} more</p>{/if}
     </section>
 
     <section class="box pad">
-      <div class="row between"><h2 class="label">Papers</h2>{#if can('keep papers')}<button class="quiet" onclick={() => (open.paper = true)}>Add a paper</button>{/if}</div>
+      <div class="row between">
+        <h2 class="label">Papers</h2>
+        {#if can('keep papers')}<button class="quiet" onclick={() => (open.paper = true)}>Add a paper</button>{/if}
+      </div>
       <table class="ruled">
         <tbody>
           {#each newest as paper (paper.id)}
             {@const left = daysLeft(paper.expires, data.now)}
             <tr class:act={left < 0} class:caution={left >= 0 && left <= dueSoon}>
-              <td>{paper.kind}{#if paper.number}<span class="second number">{paper.number}</span>{/if}</td>
+              <td
+                >{paper.kind}{#if paper.number}<span class="second number">{paper.number}</span>{/if}</td
+              >
               <td class="num">{day(paper.expires)}<br /><span class="when">{until(paper.expires, data.now)}</span></td>
-              {#if can('keep papers')}<td class="drop"><form method="POST" action="?/dropPaper" use:enhance><button class="quiet" name="paper" value={paper.id} aria-label="Remove {paper.kind} {paper.number}">remove</button></form></td>{/if}
+              {#if can('keep papers')}<td class="drop"
+                  ><form method="POST" action="?/dropPaper" use:enhance>
+                    <button class="quiet" name="paper" value={paper.id} aria-label="Remove {paper.kind} {paper.number}">remove</button>
+                  </form></td
+                >{/if}
             </tr>
           {:else}<tr><td class="act">No papers are recorded: without them it is not steamed.</td></tr>{/each}
         </tbody>
@@ -103,10 +143,18 @@
   </div>
 
   <section class="box pad history">
-    <div class="row between"><h2 class="label">Last steamings</h2><a class="small" href="/logbook?engine={data.engine.id}">All in the Logbook</a></div>
+    <div class="row between">
+      <h2 class="label">Last steamings</h2>
+      <a class="small" href="/logbook?engine={data.engine.id}">All in the Logbook</a>
+    </div>
     <div class="scroll">
       <table class="ruled last">
-        <thead><tr><th>Day</th><th>For</th><th class="r">In steam</th><th class="r">Raise</th><th class="r">Highest</th><th class="r">Faults</th></tr></thead>
+        <thead
+          ><tr
+            ><th>Day</th><th>For</th><th class="r">In steam</th><th class="r">Raise</th><th class="r">Highest</th><th class="r">Faults</th
+            ></tr
+          ></thead
+        >
         <tbody>
           {#each data.steamings.filter((s) => s.endedAt) as s (s.id)}
             <tr>
@@ -127,8 +175,11 @@
 <Modal bind:open={open.start} passiveModal modalHeading="Start steaming {f.name}">
   <form method="POST" action="?/start" class="stack" use:enhance>
     {#if barred}
-      <div class="strip act"><strong>It may not be steamed as it stands:</strong>
-        <ul>{#each data.stops as stop (stop)}<li>{stop}</li>{/each}</ul>
+      <div class="strip act">
+        <strong>It may not be steamed as it stands:</strong>
+        <ul>
+          {#each data.stops as stop (stop)}<li>{stop}</li>{/each}
+        </ul>
       </div>
     {/if}
     {#if data.passengers.length}<p class="strip">▲ Not with passengers: {data.passengers.join('; ')}.</p>{/if}
@@ -136,7 +187,9 @@
       <TextInput labelText="What for" name="purpose" maxlength={120} placeholder="Public running, members’ day, steam test" />
       {#if barred}
         <TextArea labelText="Why is it steamed all the same? This stays in the record." name="reason" rows={3} maxlength={1000} required />
-        <p class="second">An override is yours to answer for. It changes no certificate, and the club’s boiler code and the examiner come before it.</p>
+        <p class="second">
+          An override is yours to answer for. It changes no certificate, and the club’s boiler code and the examiner come before it.
+        </p>
       {/if}
       {#if form?.at === 'start' && form.problem}<p class="problem" role="alert">{form.problem}</p>{/if}
       <Button type="submit" kind={barred ? 'danger' : 'primary'}>{barred ? 'Start it all the same' : 'Start'}</Button>
@@ -148,7 +201,9 @@
 
 <Modal bind:open={open.paper} passiveModal modalHeading="Add a paper">
   <form method="POST" action="?/paper" class="stack" use:enhance>
-    <Select labelText="Kind" name="kind">{#each paperKinds as kind (kind)}<SelectItem value={kind} text={kind} />{/each}</Select>
+    <Select labelText="Kind" name="kind"
+      >{#each paperKinds as kind (kind)}<SelectItem value={kind} text={kind} />{/each}</Select
+    >
     <TextInput labelText="Number" name="number" maxlength={60} />
     <TextInput labelText="Issued" name="issued" type="date" required />
     <TextInput labelText="Runs out" name="expires" type="date" required />
@@ -160,7 +215,9 @@
 <Modal bind:open={open.fault} passiveModal modalHeading="Raise a fault">
   <form method="POST" action="?/fault" class="stack" use:enhance>
     <TextArea labelText="What is wrong, and where" name="text" rows={3} maxlength={2000} required />
-    <Select labelText="Until it is fixed" name="forbids" selected="nothing">{#each Object.entries(forbids).reverse() as [key, word] (key)}<SelectItem value={key} text={word} />{/each}</Select>
+    <Select labelText="Until it is fixed" name="forbids" selected="nothing"
+      >{#each Object.entries(forbids).reverse() as [key, word] (key)}<SelectItem value={key} text={word} />{/each}</Select
+    >
     {#if form?.at === 'fault' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
     <Button type="submit">Raise it</Button>
   </form>

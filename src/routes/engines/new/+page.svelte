@@ -32,7 +32,12 @@
 
 <svelte:head><title>New engine · Joram</title></svelte:head>
 <div class="sheet">
-  <TitleBlock cells={[{ label: 'Engine', value: 'New engine', wide: true }, { label: 'Sheet', value: chosen ? 'Fit-out' : 'Choose a pattern' }]} />
+  <TitleBlock
+    cells={[
+      { label: 'Engine', value: 'New engine', wide: true },
+      { label: 'Sheet', value: chosen ? 'Fit-out' : 'Choose a pattern' }
+    ]}
+  />
   {#if chosen}
     <FitOutForm
       fitOut={chosen}
@@ -48,26 +53,37 @@
       <section class="box pad">
         <h2 class="heading">Start from the nearest pattern</h2>
         <p class="second">Change anything afterwards; the drawing and the figures follow as you type.</p>
-        <table class="ruled">
-          <thead><tr><th>Pattern</th><th>Boiler</th><th class="r">Working pressure</th><th></th></tr></thead>
-          <tbody>
-            {#each patterns as p (p.key)}
-              <tr>
-                <td>{p.title}</td>
-                <td class="second">{p.fitOut.boiler.form}, {p.fitOut.shell.material}</td>
-                <td class="num">{printText(p.fitOut.workingPressure, 'pressure', unitChoice())}</td>
-                <td class="num"><button class="plain" onclick={() => start(p.fitOut)} aria-label="Start from: {p.title}">Start from it</button></td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <div class="scroll">
+          <table class="ruled">
+            <thead><tr><th>Pattern</th><th>Boiler</th><th class="r">Working pressure</th><th></th></tr></thead>
+            <tbody>
+              {#each patterns as p (p.key)}
+                <tr>
+                  <td>{p.title}</td>
+                  <td class="second">{p.fitOut.boiler.form}, {p.fitOut.shell.material}</td>
+                  <td class="num">{printText(p.fitOut.workingPressure, 'pressure', unitChoice())}</td>
+                  <td class="num"
+                    ><button class="plain" onclick={() => start(p.fitOut)} aria-label="Start from: {p.title}">Start from it</button></td
+                  >
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+        </div>
       </section>
       <section class="box pad stack">
         <h2 class="heading">Or from a file</h2>
         <p class="second">A fit-out exported from Joram, as JSON.</p>
-        <FileUploaderButton labelText="Choose a fit-out file" accept={['.json', 'application/json']} kind="tertiary" on:change={(e) => void file(e.detail)} />
+        <FileUploaderButton
+          labelText="Choose a fit-out file"
+          accept={['.json', 'application/json']}
+          kind="tertiary"
+          on:change={(e) => void file(e.detail)}
+        />
         {#if wrong.length}
-          <ul class="strip act" role="alert">{#each wrong.slice(0, 8) as p (p.path + p.sentence)}<li>{p.sentence}</li>{/each}</ul>
+          <ul class="strip act" role="alert">
+            {#each wrong.slice(0, 8) as p (p.path + p.sentence)}<li>{p.sentence}</li>{/each}
+          </ul>
           <p class="second">Nothing was changed.</p>
         {/if}
       </section>
@@ -82,6 +98,9 @@
     gap: 12px;
     margin-top: 12px;
     align-items: start;
+  }
+  .scroll {
+    overflow-x: auto;
   }
   .r {
     text-align: right;

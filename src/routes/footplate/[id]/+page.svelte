@@ -29,8 +29,20 @@
 
   let { data } = $props();
   // One page, one steaming: another id is another page.
-  const steaming = untrack(() => new Steaming({ id: data.id, context: data.context, member: { id: data.member!.id, name: data.member!.name }, entries: data.entries, last: data.last }));
-  const time = ticking(untrack(() => data.now), 1000);
+  const steaming = untrack(
+    () =>
+      new Steaming({
+        id: data.id,
+        context: data.context,
+        member: { id: data.member!.id, name: data.member!.name },
+        entries: data.entries,
+        last: data.last
+      })
+  );
+  const time = ticking(
+    untrack(() => data.now),
+    1000
+  );
   const fitOut = untrack(() => data.context.fitOut);
   const procedure = untrack(() => data.context.procedure);
 
@@ -60,7 +72,13 @@
   let open = $state({ keys: false, steps: false, hand: false, sign: false });
 
   const record = <K extends Kind>(kind: K, body: Bodies[K]) => void steaming.record(kind, body);
-  const initials = untrack(() => data.member!.name.split(/\s+/).map((w) => w[0]).join('').slice(0, 4));
+  const initials = untrack(() =>
+    data
+      .member!.name.split(/\s+/)
+      .map((w) => w[0])
+      .join('')
+      .slice(0, 4)
+  );
 
   function done() {
     if (!placed || placed.standing.is !== 'open') return;
@@ -72,13 +90,17 @@
     chosenKey = undefined;
   }
   /** A reading by pointing. A pressure just logged is the one that the glass was taken at. */
-  const pickGlass = (glass: Glass, which: number) => record('reading', { ...glassReading(glass, folded), ...(which ? { glassNumber: 2 as const } : {}) });
+  const pickGlass = (glass: Glass, which: number) =>
+    record('reading', { ...glassReading(glass, folded), ...(which ? { glassNumber: 2 as const } : {}) });
   const pickPressure = (pressure: number) => record('reading', { pressure });
 
   function noWater() {
     steaming.recordAll([
       { kind: 'reading', body: glassReading('not seen', folded) },
-      { kind: 'fault', body: { text: 'Low water: no water seen in the glass. Boiler and plug to be examined before the next fire.', forbids: 'steaming' } }
+      {
+        kind: 'fault',
+        body: { text: 'Low water: no water seen in the glass. Boiler and plug to be examined before the next fire.', forbids: 'steaming' }
+      }
     ]);
   }
   function sign(name: string, remarks: string) {
@@ -87,15 +109,45 @@
   }
 
   const marks = $derived(
-    [...new Map(plan.next.concat(placed ?? []).flatMap((p) => (folded.steps[p.step.key] ? [] : p.step.gates.flatMap((g) => (g.kind === 'pressure' ? [[g.atLeast, p.step.key] as const] : []))))).entries()]
-      .filter(([, key]) => ['changeover', 'changeover-air', 'changeover-none', 'air-out', 'leaks-30', 'blow-through', 'prove-injectors'].includes(key))
-      .map(([value, key]) => ({ value, word: { changeover: 'blower', 'changeover-air': 'blower', 'changeover-none': 'blower', 'air-out': 'air out', 'leaks-30': 'leaks', 'blow-through': 'blow through', 'prove-injectors': 'injectors' }[key] ?? '' }))
+    [
+      ...new Map(
+        plan.next
+          .concat(placed ?? [])
+          .flatMap((p) =>
+            folded.steps[p.step.key] ? [] : p.step.gates.flatMap((g) => (g.kind === 'pressure' ? [[g.atLeast, p.step.key] as const] : []))
+          )
+      ).entries()
+    ]
+      .filter(([, key]) =>
+        ['changeover', 'changeover-air', 'changeover-none', 'air-out', 'leaks-30', 'blow-through', 'prove-injectors'].includes(key)
+      )
+      .map(([value, key]) => ({
+        value,
+        word:
+          {
+            changeover: 'blower',
+            'changeover-air': 'blower',
+            'changeover-none': 'blower',
+            'air-out': 'air out',
+            'leaks-30': 'leaks',
+            'blow-through': 'blow through',
+            'prove-injectors': 'injectors'
+          }[key] ?? ''
+      }))
   );
   const cells = $derived([
     { label: 'Engine', value: fitOut.name, wide: true },
     { label: 'Class', value: `${fitOut.description} · ${fitOut.scale}`, desk: true },
     { label: 'WP', value: printText(fitOut.workingPressure, 'pressure', units), desk: true },
-    { label: 'Phase', value: folded.phase, more: folded.fire.litAt ? (folded.fire.outAt ? ` · fire out ${clock(folded.fire.outAt)}` : ` · ${span((time.now - Date.parse(folded.fire.litAt)) / 1000)} since lit`) : ` · begun ${clock(folded.began ?? data.now)}` },
+    {
+      label: 'Phase',
+      value: folded.phase,
+      more: folded.fire.litAt
+        ? folded.fire.outAt
+          ? ` · fire out ${clock(folded.fire.outAt)}`
+          : ` · ${span((time.now - Date.parse(folded.fire.litAt)) / 1000)} since lit`
+        : ` · begun ${clock(folded.began ?? data.now)}`
+    },
     { label: 'Keeper', value: folded.keeper, desk: true }
   ]);
 
@@ -169,16 +221,42 @@
           <button class="plain go" onclick={() => (open.sign = true)}>Sign and close</button>
         </article>
       {:else if placed}
-        <NowStep {placed} state={folded} now={time.now} chosen={chosen !== undefined} ondone={done} onskip={skip} onlift={() => (action = 'v')} onback={() => (chosenKey = undefined)} />
+        <NowStep
+          {placed}
+          state={folded}
+          now={time.now}
+          chosen={chosen !== undefined}
+          ondone={done}
+          onskip={skip}
+          onlift={() => (action = 'v')}
+          onback={() => (chosenKey = undefined)}
+        />
       {/if}
       {#if plan.missed.length}
-        <button class="quiet missed" onclick={() => (open.steps = true)}>{plan.missed.length} earlier {plan.missed.length === 1 ? 'step' : 'steps'} not done</button>
+        <button class="quiet missed" onclick={() => (open.steps = true)}
+          >{plan.missed.length} earlier {plan.missed.length === 1 ? 'step' : 'steps'} not done</button
+        >
       {/if}
       <div class="nexts">
-        <div class="row between"><p class="label">Next</p><button class="quiet" onclick={() => (open.steps = true)}>All steps</button></div>
+        <div class="row between">
+          <p class="label">Next</p>
+          <button class="quiet" onclick={() => (open.steps = true)}>All steps</button>
+        </div>
         <ul>
           {#each next.slice(0, 6) as p (p.step.key)}
-            <li><button onclick={() => (chosenKey = p.step.key)}><span>{text(p.step.what)}</span><span class="figure">{p.standing.is === 'waiting' ? text(p.standing.waits[0] ?? '').replace(/^opens (at |when seen: |when it has fallen to )/, '') : p.standing.is === 'blocked' ? 'not yet' : p.step.phase !== folded.phase ? p.step.phase : ''}</span></button></li>
+            <li>
+              <button onclick={() => (chosenKey = p.step.key)}
+                ><span>{text(p.step.what)}</span><span class="figure"
+                  >{p.standing.is === 'waiting'
+                    ? text(p.standing.waits[0] ?? '').replace(/^opens (at |when seen: |when it has fallen to )/, '')
+                    : p.standing.is === 'blocked'
+                      ? 'not yet'
+                      : p.step.phase !== folded.phase
+                        ? p.step.phase
+                        : ''}</span
+                ></button
+              >
+            </li>
           {/each}
         </ul>
       </div>
@@ -186,7 +264,18 @@
         <p class="label">Open{Object.keys(folded.open).length ? ': touch one when it is closed' : ''}</p>
         <ul class="chips">
           {#each Object.keys(folded.open) as thing (thing)}
-            <li><button onclick={() => record(thing === 'drains' || thing === 'vent' || thing === 'fan' ? 'valve' : 'thing', thing === 'drains' || thing === 'vent' || thing === 'fan' ? { valve: thing, open: 0 } : ({ thing: thing as ThingKey, open: false } as never))} title={things[thing as ThingKey].close}>{things[thing as ThingKey].open}</button></li>
+            <li>
+              <button
+                onclick={() =>
+                  record(
+                    thing === 'drains' || thing === 'vent' || thing === 'fan' ? 'valve' : 'thing',
+                    thing === 'drains' || thing === 'vent' || thing === 'fan'
+                      ? { valve: thing, open: 0 }
+                      : ({ thing: thing as ThingKey, open: false } as never)
+                  )}
+                title={things[thing as ThingKey].close}>{things[thing as ThingKey].open}</button
+              >
+            </li>
           {:else}<li class="second">Nothing</li>{/each}
         </ul>
       </div>
@@ -199,17 +288,49 @@
           <div class="instrument">
             <p class="label">{fitOut.glasses.length > 1 ? `Glass ${i + 1}` : 'Glass'}</p>
             <div class="drawing">
-              <GlassDrawing glass={read?.value} levels={fitOut.levels} name={fitOut.glasses.length > 1 ? `Gauge glass ${i + 1}` : 'Gauge glass'} stale={stale(read?.at)} abnormal={read !== undefined && isLevel(read.value) && read.value <= fitOut.levels.lowest && folded.fire.litAt !== undefined && !folded.fire.outAt} onpick={(g) => pickGlass(g, i)} ondraft={(g) => (draft = i ? {} : { glass: g })} />
+              <GlassDrawing
+                glass={read?.value}
+                levels={fitOut.levels}
+                name={fitOut.glasses.length > 1 ? `Gauge glass ${i + 1}` : 'Gauge glass'}
+                stale={stale(read?.at)}
+                abnormal={read !== undefined &&
+                  isLevel(read.value) &&
+                  read.value <= fitOut.levels.lowest &&
+                  folded.fire.litAt !== undefined &&
+                  !folded.fire.outAt}
+                onpick={(g) => pickGlass(g, i)}
+                ondraft={(g) => (draft = i ? {} : { glass: g })}
+              />
             </div>
-            <p class="big">{#if draft.glass !== undefined && !i}<span class="draft">{@render level(draft.glass)}</span>{:else if read}{@render level(read.value)}{:else}<span class="second words">not read</span>{/if}</p>
-            <p class="age second">{read ? `${age(read.at, time.now)}${read.pressure !== null ? ` at ${printText(read.pressure, 'pressure', units)}` : ''}` : ''}</p>
+            <p class="big">
+              {#if draft.glass !== undefined && !i}<span class="draft">{@render level(draft.glass)}</span>{:else if read}{@render level(
+                  read.value
+                )}{:else}<span class="second words">not read</span>{/if}
+            </p>
+            <p class="age second">
+              {read ? `${age(read.at, time.now)}${read.pressure !== null ? ` at ${printText(read.pressure, 'pressure', units)}` : ''}` : ''}
+            </p>
           </div>
         {/each}
         {#if fitOut.gauge}
           <div class="instrument">
             <p class="label">Pressure</p>
-            <div class="drawing"><PressureScale pressure={folded.pressure?.value} workingPressure={fitOut.workingPressure} {marks} stale={stale(folded.pressure?.at)} onpick={pickPressure} ondraft={(p) => (draft = { pressure: p })} /></div>
-            <p class="big">{#if draft.pressure !== undefined}<span class="draft"><Quantity value={draft.pressure} quantity="pressure" /></span>{:else if folded.pressure}<Quantity value={folded.pressure.value} quantity="pressure" />{:else}<span class="second words">not read</span>{/if}</p>
+            <div class="drawing">
+              <PressureScale
+                pressure={folded.pressure?.value}
+                workingPressure={fitOut.workingPressure}
+                {marks}
+                stale={stale(folded.pressure?.at)}
+                onpick={pickPressure}
+                ondraft={(p) => (draft = { pressure: p })}
+              />
+            </div>
+            <p class="big">
+              {#if draft.pressure !== undefined}<span class="draft"><Quantity value={draft.pressure} quantity="pressure" /></span
+                >{:else if folded.pressure}<Quantity value={folded.pressure.value} quantity="pressure" />{:else}<span class="second words"
+                  >not read</span
+                >{/if}
+            </p>
             <p class="age second">{folded.pressure ? age(folded.pressure.at, time.now) : ''}</p>
           </div>
         {/if}
@@ -218,20 +339,36 @@
             <p class="label">No gauge, no glass</p>
             <p>Filled with {printText(fitOut.fill ?? 0, 'volume', units)}, measured. The clock is the glass.</p>
             {#if fitOut.runLimit !== null}
-              <p class="big">{#if folded.fire.litAt && !folded.fire.outAt}{span(Math.max(0, fitOut.runLimit - (time.now - Date.parse(folded.fire.litAt)) / 1000))}{:else}{span(fitOut.runLimit)}{/if}</p>
-              <p class="second">{folded.fire.litAt && !folded.fire.outAt ? 'hours and minutes left of the longest run' : 'the longest run on one fill'}</p>
+              <p class="big">
+                {#if folded.fire.litAt && !folded.fire.outAt}{span(
+                    Math.max(0, fitOut.runLimit - (time.now - Date.parse(folded.fire.litAt)) / 1000)
+                  )}{:else}{span(fitOut.runLimit)}{/if}
+              </p>
+              <p class="second">
+                {folded.fire.litAt && !folded.fire.outAt ? 'hours and minutes left of the longest run' : 'the longest run on one fill'}
+              </p>
             {/if}
           </div>
         {/if}
       </div>
       <p class="hint">
         {#if glance !== undefined}
-          {#if glance > time.now}<span>Look at the glass again in <strong>{Math.ceil((glance - time.now) / 60_000)} min</strong></span>{:else}<strong class="caution">Look at the glass now</strong>{/if}
-        {:else}<span>{fitOut.glasses.length ? 'Glances at the glass are timed from the match on' : fitOut.gauge && fitOut.runLimit !== null ? `No glass: longest run ${span(fitOut.runLimit)}` : ''}</span>{/if}
+          {#if glance > time.now}<span>Look at the glass again in <strong>{Math.ceil((glance - time.now) / 60_000)} min</strong></span
+            >{:else}<strong class="caution">Look at the glass now</strong>{/if}
+        {:else}<span
+            >{fitOut.glasses.length
+              ? 'Glances at the glass are timed from the match on'
+              : fitOut.gauge && fitOut.runLimit !== null
+                ? `No glass: longest run ${span(fitOut.runLimit)}`
+                : ''}</span
+          >{/if}
         <span class="second touch">Touch where it stands</span>
       </p>
     </section>
-    <section class="box pad chart" aria-label="Trend"><p class="label">Pressure, {units.pressure}{fitOut.glasses.length ? '; glass below' : ''}</p><div class="trend"><Trend {log} now={time.now} /></div></section>
+    <section class="box pad chart" aria-label="Trend">
+      <p class="label">Pressure, {units.pressure}{fitOut.glasses.length ? '; glass below' : ''}</p>
+      <div class="trend"><Trend {log} now={time.now} /></div>
+    </section>
 
     <section class="box pad log" aria-label="Log">
       <div class="line"><QuickLine {fitOut} state={folded} onlog={(entries) => steaming.recordAll(entries)} /></div>
@@ -246,9 +383,12 @@
   <footer>
     <a href="/">Yard</a>
     <a href="/engines/{data.engineId}">{fitOut.name}</a>
-    <span class="keeper">Keeper <strong>{folded.keeper}</strong> <button class="quiet" onclick={() => (open.hand = true)}>hand over</button></span>
+    <span class="keeper"
+      >Keeper <strong>{folded.keeper}</strong> <button class="quiet" onclick={() => (open.hand = true)}>hand over</button></span
+    >
     <span role="status" class:caution={!steaming.reachable}>
-      {#if !steaming.reachable}▲ No connection. {steaming.waiting} kept on this device{:else if steaming.waiting}{steaming.waiting} on the way{:else}All delivered{steaming.deliveredAt ? ` ${clock(steaming.deliveredAt)}` : ''}{/if}
+      {#if !steaming.reachable}▲ No connection. {steaming.waiting} kept on this device{:else if steaming.waiting}{steaming.waiting} on the way{:else}All
+        delivered{steaming.deliveredAt ? ` ${clock(steaming.deliveredAt)}` : ''}{/if}
     </span>
     {#each steaming.refused as r (r.id)}<span class="act">Refused: {r.refused}</span>{/each}
     <span class="right">
@@ -259,17 +399,39 @@
 </div>
 
 {#snippet level(glass: Glass)}
-  {@const [word, mark] = isLevel(glass) && / /.test(printGlass(glass)) && printGlass(glass).length < 11 ? printGlass(glass).split(' ') : ['', printGlass(glass)]}
+  {@const [word, mark] =
+    isLevel(glass) && / /.test(printGlass(glass)) && printGlass(glass).length < 11 ? printGlass(glass).split(' ') : ['', printGlass(glass)]}
   {#if word}<span class="side">{word}</span>{/if}<span class:words={mark!.length > 3}>{mark}</span>
 {/snippet}
 
 {#if drill}<Drills hasGlass={fitOut.glasses.length > 0} onclose={() => (drill = false)} onnowater={noWater} />{/if}
-<AllSteps bind:open={open.steps} {log} now={time.now} onchoose={(k) => ((chosenKey = k), (open.steps = false))} onphase={(phase: Phase) => (record('phase', { phase }), (open.steps = false))} />
-<HandOver bind:open={open.hand} people={data.people} keeper={folded.keeper} next={placed ? text(placed.step.what) : 'Look at the glass'} onhand={(to, due) => record('handover', { to, next: due })} />
-<SignOff bind:open={open.sign} state={folded} steps={procedure.steps} me={data.member!.name} maySign={data.rights.includes('sign as keeper')} onsign={sign} />
+<AllSteps
+  bind:open={open.steps}
+  {log}
+  now={time.now}
+  onchoose={(k) => ((chosenKey = k), (open.steps = false))}
+  onphase={(phase: Phase) => (record('phase', { phase }), (open.steps = false))}
+/>
+<HandOver
+  bind:open={open.hand}
+  people={data.people}
+  keeper={folded.keeper}
+  next={placed ? text(placed.step.what) : 'Look at the glass'}
+  onhand={(to, due) => record('handover', { to, next: due })}
+/>
+<SignOff
+  bind:open={open.sign}
+  state={folded}
+  steps={procedure.steps}
+  me={data.member!.name}
+  maySign={data.rights.includes('sign as keeper')}
+  onsign={sign}
+/>
 <Modal bind:open={open.keys} passiveModal modalHeading="Keys" size="sm">
   <table class="ruled">
-    <tbody>{#each keys as [k, what] (k)}<tr><td class="figure">{k}</td><td>{what}</td></tr>{/each}</tbody>
+    <tbody
+      >{#each keys as [k, what] (k)}<tr><td class="figure">{k}</td><td>{what}</td></tr>{/each}</tbody
+    >
   </table>
   <p class="second">Phases: {phases.join(', ')}.</p>
 </Modal>

@@ -8,7 +8,12 @@
 
 <svelte:head><title>Join {data.club} · Joram</title></svelte:head>
 <div class="sheet">
-  <TitleBlock cells={[{ label: 'Book', value: 'Joram', wide: true }, { label: 'Club', value: data.club }]} />
+  <TitleBlock
+    cells={[
+      { label: 'Book', value: 'Joram', wide: true },
+      { label: 'Club', value: data.club }
+    ]}
+  />
   <form method="POST" class="box pad stack">
     <h2 class="heading">Join {data.club}</h2>
     <p>You come in as {data.roles.join(' and ')}.</p>

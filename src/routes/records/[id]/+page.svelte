@@ -27,7 +27,10 @@
     ['Ended', log.state.endedAt ? clock(log.state.endedAt) : '–'],
     ['Rounds of fuel', s.rounds ? `${s.rounds}${s.fuel ? `, ${printText(s.fuel, 'mass', units)} of it weighed` : ''}` : '–'],
     ['Readings', String(s.readings)],
-    ['Steps done, skipped, not done', `${Object.values(log.state.steps).filter((t) => t.outcome === 'done').length}, ${s.skipped}, ${s.missed}`],
+    [
+      'Steps done, skipped, not done',
+      `${Object.values(log.state.steps).filter((t) => t.outcome === 'done').length}, ${s.skipped}, ${s.missed}`
+    ],
     ['Faults', String(s.faults)]
   ]);
 </script>
@@ -45,18 +48,46 @@
 
 <article class="a4">
   <header>
-    <div class="wide"><span class="label">Engine</span><h1>{f.name}</h1></div>
-    <div><span class="label">Class</span><p>{f.description} · {f.scale}</p></div>
-    <div><span class="label">WP</span><p>{printText(f.workingPressure, 'pressure', units)}</p></div>
-    <div><span class="label">Day</span><p>{day(data.startedAt)}</p></div>
-    <div><span class="label">Keeper</span><p>{data.keeper}</p></div>
-    <div class="wide"><span class="label">Club</span><p>{data.club}</p></div>
-    <div class="wide"><span class="label">For</span><p>{data.purpose || '–'}</p></div>
-    <div><span class="label">Procedure</span><p>{data.context.procedure.library}, {steps.length} steps</p></div>
+    <div class="wide">
+      <span class="label">Engine</span>
+      <h1>{f.name}</h1>
+    </div>
+    <div>
+      <span class="label">Class</span>
+      <p>{f.description} · {f.scale}</p>
+    </div>
+    <div>
+      <span class="label">WP</span>
+      <p>{printText(f.workingPressure, 'pressure', units)}</p>
+    </div>
+    <div>
+      <span class="label">Day</span>
+      <p>{day(data.startedAt)}</p>
+    </div>
+    <div>
+      <span class="label">Keeper</span>
+      <p>{data.keeper}</p>
+    </div>
+    <div class="wide">
+      <span class="label">Club</span>
+      <p>{data.club}</p>
+    </div>
+    <div class="wide">
+      <span class="label">For</span>
+      <p>{data.purpose || '–'}</p>
+    </div>
+    <div>
+      <span class="label">Procedure</span>
+      <p>{data.context.procedure.library}, {steps.length} steps</p>
+    </div>
   </header>
 
   {#if log.state.override}
-    <p class="override"><strong>Steamed under an override</strong> by {log.state.override.by}: {log.state.override.reason}. What stood against it: {log.state.override.of.join('; ')}.</p>
+    <p class="override">
+      <strong>Steamed under an override</strong> by {log.state.override.by}: {log.state.override.reason}. What stood against it: {log.state.override.of.join(
+        '; '
+      )}.
+    </p>
   {/if}
   {#if data.imported}<p class="second small">Brought in from {data.imported.club} on {day(data.imported.at)}.</p>{/if}
 
@@ -72,22 +103,37 @@
   <div class="cols">
     <section>
       <h2 class="label">Safety valves, lifted and reseated</h2>
-      {#each lifts as lift, i (i)}<p class="line"><span class="figure">{clock(lift.at)}</span> valve {lift.valve} {lift.lifted !== undefined ? `lifted at ${pressure(lift.lifted)}` : ''}{lift.reseated !== undefined ? `reseated at ${pressure(lift.reseated)}` : ''}</p>{:else}<p class="second">None was logged.</p>{/each}
+      {#each lifts as lift, i (i)}<p class="line">
+          <span class="figure">{clock(lift.at)}</span> valve {lift.valve}
+          {lift.lifted !== undefined ? `lifted at ${pressure(lift.lifted)}` : ''}{lift.reseated !== undefined
+            ? `reseated at ${pressure(lift.reseated)}`
+            : ''}
+        </p>{:else}<p class="second">None was logged.</p>{/each}
     </section>
     <section>
       <h2 class="label">Faults</h2>
-      {#each log.state.faults as fault (fault.id)}<p class="line"><span class="figure">{clock(fault.at)}</span> {fault.text} <span class="second">({forbids[fault.forbids]})</span></p>{:else}<p class="second">None was raised.</p>{/each}
+      {#each log.state.faults as fault (fault.id)}<p class="line">
+          <span class="figure">{clock(fault.at)}</span>
+          {fault.text} <span class="second">({forbids[fault.forbids]})</span>
+        </p>{:else}<p class="second">None was raised.</p>{/each}
     </section>
     <section>
       <h2 class="label">Carried over to next time</h2>
-      {#each data.carried as c (c.what + c.how)}<p class="line">{text(c.what)} <span class="second">({c.how}{c.reason ? `: ${c.reason}` : ''})</span></p>{:else}<p class="second">Nothing.</p>{/each}
+      {#each data.carried as c (c.what + c.how)}<p class="line">
+          {text(c.what)} <span class="second">({c.how}{c.reason ? `: ${c.reason}` : ''})</span>
+        </p>{:else}<p class="second">Nothing.</p>{/each}
     </section>
     <section>
       <h2 class="label">Signed</h2>
-      {#each log.state.signatures as sign (sign.at)}<p class="line"><span class="figure">{sign.name}</span>, {sign.as}, {clock(sign.at)}{sign.remarks ? `. ${sign.remarks}` : ''}</p>{:else}<p class="second">Not signed.</p>{/each}
+      {#each log.state.signatures as sign (sign.at)}<p class="line">
+          <span class="figure">{sign.name}</span>, {sign.as}, {clock(sign.at)}{sign.remarks ? `. ${sign.remarks}` : ''}
+        </p>{:else}<p class="second">Not signed.</p>{/each}
     </section>
   </div>
-  <p class="second small plainly">This record says what was done, read and seen. It does not say that the boiler is safe: that is for the boiler examiner and the club’s boiler code.</p>
+  <p class="second small plainly">
+    This record says what was done, read and seen. It does not say that the boiler is safe: that is for the boiler examiner and the club’s
+    boiler code.
+  </p>
 
   <section class="steps">
     <h2 class="label">Procedure as it was run</h2>
@@ -98,7 +144,15 @@
           <h3>{phase}</h3>
           {#each here as step (step.key)}
             {@const done = log.state.steps[step.key]}
-            <p class="line"><span class="figure">{done ? clock(done.at) : '–'}</span><span>{text(step.what)}{#if !done}<span class="second"> (not done)</span>{:else if done.outcome === 'skipped'}<span class="second"> (skipped: {done.reason})</span>{/if}{#if done?.initials}<span class="second"> {done.initials}</span>{/if}</span></p>
+            <p class="line">
+              <span class="figure">{done ? clock(done.at) : '–'}</span><span
+                >{text(step.what)}{#if !done}<span class="second"> (not done)</span>{:else if done.outcome === 'skipped'}<span
+                    class="second"
+                  >
+                    (skipped: {done.reason})</span
+                  >{/if}{#if done?.initials}<span class="second"> {done.initials}</span>{/if}</span
+              >
+            </p>
           {/each}
         </div>
       {/if}
@@ -109,7 +163,12 @@
     <h2 class="label">Log, {lines.length} entries</h2>
     <div class="entries">
       {#each lines as entry (entry.id)}
-        <p class="line" class:gone={log.struck.has(entry.id)}><span class="figure">{clock(entry.at)}</span><span>{text(say(entry, units, data.context.procedure))}{#if entry.by !== data.keeper}<span class="second">, {entry.by}</span>{/if}</span></p>
+        <p class="line" class:gone={log.struck.has(entry.id)}>
+          <span class="figure">{clock(entry.at)}</span><span
+            >{text(say(entry, units, data.context.procedure))}{#if entry.by !== data.keeper}<span class="second">, {entry.by}</span
+              >{/if}</span
+          >
+        </p>
       {/each}
     </div>
   </section>

@@ -14,5 +14,7 @@ export const PUT = async ({ request, params, locals }) => {
   if ('response' in read) return read.response;
   const saved = await saveEngine(member, read.value, needId(params.id));
   if (!saved) return notHere('engine');
-  return 'problems' in saved ? refuse(400, saved.problems[0]!.path || 'document', saved.problems[0]!.sentence, { problems: saved.problems }) : json(saved);
+  return 'problems' in saved
+    ? refuse(400, saved.problems[0]!.path || 'document', saved.problems[0]!.sentence, { problems: saved.problems })
+    : json(saved);
 };

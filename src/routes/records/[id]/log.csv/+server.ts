@@ -10,5 +10,9 @@ export const GET = async ({ params, locals }) => {
   const found = await kept(member.club, needId(params.id));
   if (!found) return notHere('record');
   const log = fold(contextOf(found.steaming), found.entries);
-  return download(logCsv([...found.entries].sort(inOrder), log), 'text/csv', `${found.steaming.engine}-${found.steaming.startedAt!.toISOString().slice(0, 10)}.csv`);
+  return download(
+    logCsv([...found.entries].sort(inOrder), log),
+    'text/csv',
+    `${found.steaming.engine}-${found.steaming.startedAt!.toISOString().slice(0, 10)}.csv`
+  );
 };

@@ -16,5 +16,7 @@ export const POST = async ({ request, params, locals }) => {
   const checked = check<{ purpose: string; reason?: string }>(schema, read.value);
   if ('field' in checked) return refuse(400, checked.field, checked.sentence);
   const started = await startSteaming(member, needId(params.id), { ...checked.value, today: new Date().toISOString().slice(0, 10) });
-  return 'problem' in started ? refuse(started.status, started.field, started.problem, { stops: started.stops ?? [] }) : json(started, { status: 201 });
+  return 'problem' in started
+    ? refuse(started.status, started.field, started.problem, { stops: started.stops ?? [] })
+    : json(started, { status: 201 });
 };

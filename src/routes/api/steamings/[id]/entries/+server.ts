@@ -10,11 +10,13 @@ const most = 500;
 
 /** What this member may not put into a log, whatever its form. */
 function forbidden(member: Member, entry: Checked): { field: string; sentence: string } | undefined {
-  if (entry.kind === 'override') return { field: 'kind', sentence: 'An override is made when a steaming is started, and not entered later.' };
+  if (entry.kind === 'override')
+    return { field: 'kind', sentence: 'An override is made when a steaming is started, and not entered later.' };
   if (entry.source === 'device') return { field: 'source', sentence: 'Only a device with its own token logs as a device.' };
   if (entry.kind === 'sign') {
     const as = (entry.body as { as: 'keeper' | 'examiner' }).as;
-    if (!allowed(member, as === 'examiner' ? 'sign as examiner' : 'sign as keeper')) return { field: 'body.as', sentence: `Your role does not allow you to sign as ${as}.` };
+    if (!allowed(member, as === 'examiner' ? 'sign as examiner' : 'sign as keeper'))
+      return { field: 'body.as', sentence: `Your role does not allow you to sign as ${as}.` };
   }
   return undefined;
 }
@@ -30,7 +32,8 @@ export const POST = async ({ request, params, locals }) => {
   const { value } = read;
   const many = typeof value === 'object' && value !== null && 'entries' in value;
   const documents = many ? (value as { entries: unknown }).entries : [value];
-  if (!Array.isArray(documents) || documents.length === 0) return refuse(400, 'entries', 'Send an entry, or at least one in a list called entries.');
+  if (!Array.isArray(documents) || documents.length === 0)
+    return refuse(400, 'entries', 'Send an entry, or at least one in a list called entries.');
   if (documents.length > most) return refuse(413, 'entries', `Send at most ${most} entries at once; this batch has ${documents.length}.`);
 
   const good: Checked[] = [];
@@ -39,7 +42,13 @@ export const POST = async ({ request, params, locals }) => {
     const checked = checkEntry(document);
     const problem = 'field' in checked ? checked : forbidden(member, checked.entry);
     const id = (document as { id?: unknown } | null)?.id;
-    if (problem) refused.push({ index, ...(typeof id === 'string' ? { id } : {}), field: many ? `entries.${index}.${problem.field}` : problem.field, sentence: problem.sentence });
+    if (problem)
+      refused.push({
+        index,
+        ...(typeof id === 'string' ? { id } : {}),
+        field: many ? `entries.${index}.${problem.field}` : problem.field,
+        sentence: problem.sentence
+      });
     else good.push((checked as { entry: Checked }).entry);
   });
   const stored = good.length ? await appendEntries(member, needId(params.id), good as Omit<Entry, 'by'>[]) : { stored: 0, last: 0 };

@@ -1,0 +1,19 @@
+import { defineConfig } from '@playwright/test';
+import { launchOptions } from './tools/browser';
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  outputDir: 'test-results',
+  timeout: 120_000,
+  expect: { timeout: 8000 },
+  fullyParallel: true,
+  workers: 2,
+  use: {
+    baseURL: process.env.JORAM_URL ?? 'http://127.0.0.1:4870',
+    launchOptions,
+    timezoneId: 'UTC',
+    locale: 'en-GB',
+    viewport: { width: 1280, height: 800 },
+    trace: 'off'
+  }
+});

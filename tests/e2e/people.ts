@@ -1,0 +1,29 @@
+import type { Page } from '@playwright/test';
+
+/** Comes in as a member of the demo, in one touch. */
+export async function comeInAs(page: Page, signIn: string) {
+  await page.goto('/sign-in');
+  await page.locator(`button[name="demo"][value="${signIn}"]`).click();
+  await page.waitForURL('/');
+}
+
+export async function openEngine(page: Page, name: string) {
+  await page.goto('/');
+  await page.getByRole('link', { name, exact: true }).first().click();
+  await page.waitForURL(/\/engines\//);
+}
+
+/** Starts a steaming from the engine's page and stands on its Footplate. */
+export async function start(page: Page, engine: string, purpose: string) {
+  await openEngine(page, engine);
+  await page.getByRole('button', { name: 'Start steaming' }).click();
+  await page.getByLabel('What for').fill(purpose);
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.waitForURL(/\/footplate\//);
+}
+
+/** Points at a height of a drawing, as a fraction from its bottom. */
+export async function pointAt(page: Page, drawing: string, share: number) {
+  const box = (await page.locator(drawing).first().boundingBox())!;
+  await page.mouse.click(box.x + box.width / 2, box.y + box.height * (1 - share));
+}

@@ -1,0 +1,149 @@
+import type { Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { comeInAs, pointAt, start } from './people';
+import { expect, test } from './loopback';
+
+/** Does what NOW asks for, whatever it is: a reading by pointing, by quick line, a lift, a wait. */
+async function doNow(page: Page) {
+  const now = page.locator('article.now');
+  const done = now.getByRole('button', { name: 'Done', exact: true });
+  if ((await done.count()) && (await done.isEnabled())) return done.click();
+  const line = async (text: string) => {
+    await page.locator('#quick-line').fill(text);
+    await page.keyboard.press('Enter');
+  };
+  const gate = (await now.locator('.gate').first().innerText()).replace(/\u2009/g, ' ');
+  const pressure = Number(/(?:opens at|fallen to) (\d+)/.exec(gate)?.[1]);
+  if (/Log the glass/.test(gate)) return pointAt(page, '.readings .glass', 0.55);
+  if (/Log the pressure/.test(gate)) return pointAt(page, '.readings .scale', 0.1);
+  if (/Log the lift/.test(gate)) {
+    await now.getByRole('button', { name: 'Log the lift' }).click();
+    return page.getByRole('button', { name: /^Valve 1 lifts/ }).click();
+  }
+  if (/opens at/.test(gate)) return line(`${pressure} half a glass`);
+  if (/fallen to/.test(gate)) return line(`${Math.max(0, pressure - 1)}`);
+  if (/opens in/.test(gate)) return page.clock.fastForward('01:10');
+  throw new Error(`NOW asks for something unforeseen: ${gate}`);
+}
+
+test('from cold to put away: Little Bittern, eight phases, a fault, the record, and its JSON in a second club', async ({
+  page,
+  browser
+}) => {
+  await page.clock.install();
+  await comeInAs(page, 'jory');
+  await start(page, 'Little Bittern', 'Evening run');
+
+  const phases = new Set<string>();
+  let faulted = false;
+  for (let i = 0; i < 260; i++) {
+    const title = await page.title();
+    phases.add(/, (.*) · Joram/.exec(title)?.[1] ?? title);
+    if (await page.getByText('Everything is done or accounted for').isVisible()) break;
+    if (!faulted && phases.has('Raise')) {
+      faulted = true;
+      // Two touches.
+      await page.getByRole('button', { name: 'Fault', exact: true }).click();
+      await page.getByRole('button', { name: 'Whistle weeps' }).click();
+    }
+    await doNow(page);
+  }
+  expect([...phases]).toEqual(['Look over', 'Fill and oil', 'Light up', 'Raise', 'Prove', 'Run', 'Shut down', 'Put away']);
+
+  await page.getByRole('button', { name: 'Sign and close' }).first().click();
+  await page.getByLabel('Remarks').fill('Bring steam oil.');
+  await page.getByRole('button', { name: 'Sign', exact: true }).click();
+  await page.waitForURL(/\/records\//);
+
+  const record = page.locator('.a4');
+  await expect(record).toContainText('LITTLE BITTERN', { ignoreCase: true });
+  await expect(record).toContainText('Whistle weeps');
+  await expect(record).toContainText('Bring steam oil.');
+  await expect(record.locator('.trend svg')).toBeVisible();
+
+  const saved = async (name: string) => {
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name, exact: true }).click()]);
+    return readFileSync((await download.path())!, 'utf8');
+  };
+  const csv = await saved('CSV');
+  expect(csv.split('\r\n')[0]).toMatch(/^id,at,received_at,by,/);
+  const exported = await saved('JSON');
+  expect(csv.trimEnd().split('\r\n').length - 1).toBe(JSON.parse(exported).entries.length);
+
+  // Another club, where the engine is not known yet.
+  const elsewhere = await browser.newContext();
+  const other = await elsewhere.newPage();
+  await comeInAs(other, 'idony');
+  await other.goto('/logbook');
+  const bring = async (name: string, text: string) => {
+    await other.getByRole('button', { name: 'Bring in a record' }).click();
+    await other.getByLabel('Record, JSON').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+    await other.getByRole('button', { name: 'Bring it in' }).click();
+  };
+  await bring('broken.json', exported.slice(0, 4000));
+  await expect(other.getByRole('alert')).toContainText('line');
+  await other.goto('/logbook');
+  await bring('wrong.json', exported.replace('"joram.record/1"', '"joram.record/9"'));
+  await expect(other.getByRole('alert')).toContainText('format must be “joram.record/1”');
+  await other.goto('/logbook');
+  await bring('record.json', exported);
+  await other.waitForURL(/\/records\//);
+  await expect(other.locator('.a4')).toContainText('Jory Quillfeather');
+  const again = await (await other.request.get(`${other.url()}/record.json`)).text();
+  expect(JSON.parse(again)).toEqual(JSON.parse(exported));
+  await elsewhere.close();
+});
+
+test('two people on one Footplate see each other within a second; what one logs without a network arrives later, once', async ({
+  browser,
+  baseURL
+}) => {
+  const [a, b] = await Promise.all([browser.newContext({ baseURL }), browser.newContext({ baseURL })]);
+  const [one, two] = [await a.newPage(), await b.newPage()];
+  await Promise.all([comeInAs(one, 'wenna'), comeInAs(two, 'pim')]);
+  await start(one, 'Eelcatcher', 'Wash-out steaming');
+  await two.goto(one.url());
+  await expect(two.getByRole('heading', { name: 'EELCATCHER' })).toBeVisible();
+
+  await one.locator('#quick-line').fill('note seen from the other side');
+  await one.keyboard.press('Enter');
+  await expect(two.locator('.entries')).toContainText('seen from the other side', { timeout: 1000 });
+
+  await a.setOffline(true);
+  await one.locator('#quick-line').fill('note written in a dead spot');
+  await one.keyboard.press('Enter');
+  await expect(one.locator('.entries')).toContainText('written in a dead spot');
+  await expect(one.locator('footer')).toContainText('kept on this device');
+  await a.setOffline(false);
+  await expect(two.locator('.entries')).toContainText('written in a dead spot', { timeout: 8000 });
+  await expect(two.locator('.entries li', { hasText: 'written in a dead spot' })).toHaveCount(1);
+  await expect(one.locator('footer')).toContainText('All delivered', { timeout: 8000 });
+
+  // Undo strikes through for both.
+  await one.locator('#quick-line').fill('250');
+  await one.keyboard.press('Enter');
+  await expect(one.locator('#quick-echo')).toContainText('is that right');
+  await one.keyboard.press('Enter');
+  await one.keyboard.press('Enter');
+  await one.getByRole('button', { name: 'Undo' }).click();
+  await expect(two.locator('.entries li.gone')).toContainText('250');
+  await Promise.all([a.close(), b.close()]);
+});
+
+test('a phone: low water is one touch away, its question first, and No bars the engine', async ({ browser, baseURL }) => {
+  const context = await browser.newContext({ baseURL, viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await context.newPage();
+  await comeInAs(page, 'tamsel');
+  await start(page, 'Lantern', 'School visit');
+  await page.getByRole('button', { name: 'LOW WATER' }).tap();
+  await expect(page.getByText('Can you see water in the glass?')).toBeVisible();
+  await page.getByRole('button', { name: /^No, or it is in the bottom nut/ }).tap();
+  await expect(page.getByText('Do not feed.', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the Footplate' }).tap();
+  await expect(page.locator('.entries')).toContainText('Low water: no water seen');
+  await expect(page.locator('footer')).toContainText('All delivered');
+  await openFaults(page);
+  await expect(page.locator('tr', { hasText: 'Low water' })).toContainText('may not be steamed');
+  await context.close();
+});
+const openFaults = (page: Page) => page.goto('/faults');

@@ -1,0 +1,138 @@
+import { patterns } from '../../src/core/engine';
+import { timeOrderedId } from '../../src/core/log/id';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { as, url } from './client';
+
+let count = 0;
+const id = () =>
+  timeOrderedId(
+    Date.now(),
+    Uint8Array.from({ length: 10 }, (_, i) => (++count * 37 + i * 11) % 256)
+  );
+const note = (text: string, more = {}) => ({ id: id(), kind: 'note', at: new Date().toISOString(), body: { text }, ...more });
+
+describe.skipIf(!url)('the API', () => {
+  let owner: Awaited<ReturnType<typeof as>>;
+  let trainee: typeof owner;
+  let examiner: typeof owner;
+  let stranger: typeof owner;
+  let steaming: string;
+  let engine: string;
+
+  beforeAll(async () => {
+    [owner, trainee, examiner, stranger] = await Promise.all([as('wenna'), as('pim'), as('hesper'), as('idony')]);
+    const made = await owner.post('/api/engines', { ...patterns[2]!.fitOut, name: 'Bittersweet' });
+    expect(made.status).toBe(201);
+    engine = made.body.id;
+    // No papers are recorded yet, so it takes an override; Wenna is an owner.
+    expect((await owner.post(`/api/engines/${engine}/steamings`, { purpose: 'test' })).body.stops).toEqual([
+      'No papers are recorded for this engine'
+    ]);
+    const started = await owner.post(`/api/engines/${engine}/steamings`, { purpose: 'test', reason: 'API test, cold' });
+    expect(started.status).toBe(201);
+    steaming = started.body.id;
+  });
+  const entries = () => `/api/steamings/${steaming}/entries`;
+
+  it('stores an entry once, however often it is sent', async () => {
+    const entry = note('once');
+    expect((await owner.post(entries(), entry)).body).toMatchObject({ stored: 1, refused: [] });
+    expect((await owner.post(entries(), entry)).body).toMatchObject({ stored: 0, refused: [] });
+    const batch = { entries: Array.from({ length: 500 }, (_, i) => note(`batch ${i}`)) };
+    expect((await owner.post(entries(), batch)).body.stored).toBe(500);
+    expect((await owner.post(entries(), batch)).body.stored).toBe(0);
+  });
+
+  it('a batch with one bad entry stores the good ones and names the bad one', async () => {
+    const bad = { ...note('x'), body: { words: 'x' } };
+    const answer = await owner.post(entries(), { entries: [note('good'), bad, note('also good')] });
+    expect(answer.status).toBe(200);
+    expect(answer.body).toMatchObject({
+      stored: 2,
+      refused: [{ index: 1, id: bad.id, field: 'entries.1.body.text', sentence: expect.stringContaining('body.text') }]
+    });
+  });
+
+  it.each([
+    ['not JSON', '{"id": ', 400, 'body', /line 1/],
+    ['nothing', {}, 400, 'id', /missing/],
+    ['an unknown kind', { kind: 'explosion' }, 400, 'kind', /not one of/],
+    ['a pressure in words', { kind: 'reading', body: { pressure: 'lots' } }, 400, 'body.pressure', /number/],
+    ['a skip without a reason', { kind: 'tick', body: { step: 'match', outcome: 'skipped' } }, 400, 'body.reason', /missing/],
+    ['an override', { kind: 'override', body: { reason: 'x', of: ['y'] } }, 400, 'kind', /started/],
+    ['too many', { entries: Array.from({ length: 501 }, () => 0) }, 413, 'entries', /500/],
+    ['too long', JSON.stringify({ text: 'x'.repeat(2.2 * 1024 * 1024) }), 413, 'body', /2 MB/]
+  ])('refuses %s', async (_, body, status, field, sentence) => {
+    const sent = typeof body === 'string' || 'entries' in body || Object.keys(body).length === 0 ? body : { ...note('x'), ...body };
+    const answer = await owner.post(entries(), sent);
+    expect(answer.status).toBe(status);
+    expect(answer.body.field).toBe(field);
+    expect(answer.body.sentence).toMatch(sentence);
+  });
+
+  it('what is not there, or another club’s, is not there', async () => {
+    const unknown = '00000000-0000-7000-8000-000000000000';
+    for (const [who, path] of [
+      [owner, unknown],
+      [owner, 'nonsense'],
+      [stranger, steaming]
+    ] as const) {
+      expect((await who.post(`/api/steamings/${path}/entries`, note('x'))).status, path).toBe(404);
+      expect((await who.get(`/records/${path}`)).status, path).toBe(404);
+      expect((await who.get(`/api/steamings/${path}/live`)).status, path).toBe(404);
+    }
+    expect((await stranger.put(`/api/engines/${engine}`, patterns[0]!.fitOut)).status).toBe(404);
+    expect((await stranger.post(`/api/engines/${engine}/steamings`, {})).status).toBe(404);
+  });
+
+  it('roles: a trainee neither starts nor overrides nor signs; only an examiner signs as examiner', async () => {
+    const pond = (await owner.get(`/api/engines/${engine}`)).body.id as string;
+    expect((await trainee.post(`/api/engines/${pond}/steamings`, { reason: 'please' })).status).toBe(403);
+    const sign = (as: string) => ({ ...note('x'), kind: 'sign', body: { as, name: 'N' } });
+    expect((await trainee.post(entries(), sign('keeper'))).body.sentence).toContain('does not allow');
+    expect((await owner.post(entries(), sign('examiner'))).body.sentence).toContain('does not allow');
+    expect((await trainee.post(entries(), note('a trainee may log'))).body.stored).toBe(1);
+    expect((await examiner.post(entries(), sign('examiner'))).body.stored).toBe(1);
+  });
+
+  it('a bad fit-out names every field and changes nothing', async () => {
+    const before = await owner.get(`/api/engines/${engine}`);
+    const answer = await owner.put(`/api/engines/${engine}`, {
+      ...patterns[2]!.fitOut,
+      name: 'Bittersweet',
+      workingPressure: -1,
+      colour: 'green'
+    });
+    expect(answer.status).toBe(400);
+    expect(answer.body.problems.map((p: { path: string }) => p.path).sort()).toEqual(['colour', 'workingPressure']);
+    expect((await owner.get(`/api/engines/${engine}`)).body).toEqual(before.body);
+  });
+
+  it('sends the headers that keep a page to itself, and refuses a request from another site', async () => {
+    const page = await fetch(`${url}/sign-in`);
+    expect(page.headers.get('content-security-policy')).toMatch(/default-src 'self'.*script-src 'self'/);
+    expect(page.headers.get('content-security-policy')).not.toMatch(/script-src[^;]*unsafe/);
+    expect(page.headers.get('x-frame-options')).toBe('DENY');
+    const crossed = await fetch(`${url}${entries()}`, {
+      method: 'POST',
+      headers: { origin: 'http://elsewhere.example', 'content-type': 'application/json' },
+      body: '{}'
+    });
+    expect(crossed.status).toBe(403);
+    expect((await fetch(`${url}${entries()}`)).status).toBe(401);
+  });
+
+  it('limits how often a password is tried', async () => {
+    const attempt = () =>
+      fetch(`${url}/sign-in`, {
+        method: 'POST',
+        redirect: 'manual',
+        headers: { origin: url, accept: 'application/json', 'content-type': 'application/x-www-form-urlencoded' },
+        body: new URLSearchParams({ name: 'nobody', password: 'guess' })
+      }).then((r) => r.text());
+    const answers: string[] = [];
+    for (let i = 0; i < 12; i++) answers.push(await attempt());
+    expect(answers[0]).toContain('do not belong together');
+    expect(answers[11]).toContain('Too many tries');
+  });
+});

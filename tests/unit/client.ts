@@ -1,0 +1,26 @@
+/** Talks to the running application as a signed-in member of the demo, over plain http as a phone would. */
+export const url = process.env.JORAM_URL ?? '';
+
+export async function as(signIn: string) {
+  const answer = await fetch(`${url}/sign-in`, {
+    method: 'POST',
+    redirect: 'manual',
+    headers: { origin: url, 'content-type': 'application/x-www-form-urlencoded' },
+    body: new URLSearchParams({ demo: signIn })
+  });
+  const cookie = answer.headers.get('set-cookie')!.split(';')[0]!;
+  const call = async (method: string, path: string, body?: unknown) => {
+    const response = await fetch(`${url}${path}`, {
+      method,
+      headers: { cookie, accept: 'application/json', ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body)
+    });
+    const text = await response.text();
+    return { status: response.status, body: text.startsWith('{') ? JSON.parse(text) : text, headers: response.headers };
+  };
+  return {
+    get: (path: string) => call('GET', path),
+    post: (path: string, body: unknown) => call('POST', path, body),
+    put: (path: string, body: unknown) => call('PUT', path, body)
+  };
+}
