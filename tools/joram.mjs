@@ -176,6 +176,12 @@ async function shots() {
   return await child(['--import', 'tsx', 'tools/shots.ts', ...process.argv.slice(3)], { JORAM_URL: url, JORAM_CHROMIUM: browser });
 }
 
+async function bench() {
+  const { browser, data } = await testbed();
+  const { db, url } = await seeded(data);
+  return await child(['--import', 'tsx', 'bench/all.ts'], { JORAM_URL: url, JORAM_TEST_ADMIN_URL: db.admin, JORAM_CHROMIUM: browser });
+}
+
 /** @type {Record<string, () => Promise<unknown>>} */
 const dbVerbs = {
   start: async () => {
@@ -201,6 +207,7 @@ const verbs = {
   test: { what: 'unit and browser tests on a database of their own', run: test },
   check: { what: 'types, lint, import boundaries, format', run: check },
   shots: { what: 'remake docs/screenshots from the demo data', run: shots },
+  bench: { what: 'speed, on a database of its own, printed as a table', run: bench },
   db: {
     what: 'start | stop | reset | psql [DATABASE]: the private database',
     run: async () => {

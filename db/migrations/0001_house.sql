@@ -171,9 +171,12 @@ create function sign_in_member(wanted text) returns table (club_id uuid, member_
   language sql stable security definer set search_path = public as
   $$ select club_id, member_id, secret from member where lower(sign_in) = lower(wanted) $$;
 
-create function session_member(hash text) returns table (club_id uuid, member_id uuid)
+create function session_member(hash text)
+  returns table (club_id uuid, member_id uuid, name text, sign_in text, roles text[], settings jsonb, club_name text, demo boolean)
   language sql stable security definer set search_path = public as
-  $$ select club_id, member_id from session where token_hash = hash and expires_at > now() $$;
+  $$ select m.club_id, m.member_id, m.name, m.sign_in, m.roles, m.settings, c.name, c.demo
+     from session s join member m using (club_id, member_id) join club c using (club_id)
+     where s.token_hash = hash and s.expires_at > now() $$;
 
 create function open_invitation(hash text) returns table (club_id uuid, club_name text, roles text[])
   language sql stable security definer set search_path = public as

@@ -20,7 +20,9 @@
   async function signOut(event: SubmitEvent) {
     event.preventDefault();
     const form = event.currentTarget as HTMLFormElement;
-    if (await forget()) form.submit();
+    if (!(await forget())) return;
+    navigator.serviceWorker?.controller?.postMessage('forget pages');
+    form.submit();
   }
 </script>
 

@@ -2,7 +2,8 @@ import { hash, verify } from '@node-rs/argon2';
 import { createHash, randomBytes } from 'node:crypto';
 import Joi from 'joi';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
-import { type Member, memberOf, type Role } from './members';
+import { usualUnits } from '$core/units';
+import type { Member, Role } from './members';
 import { inClub, sql } from './sql';
 import { newId } from './uuid';
 
@@ -51,13 +52,13 @@ async function openSession(club: string, member: string) {
   return { token, expires };
 }
 
-/** Who a session cookie belongs to. */
+/** Who a session cookie belongs to: asked on every request, so it is one question. */
 export async function sessionMember(token: string): Promise<{ member: Member; hash: string } | undefined> {
   const hashed = digest(token);
   const [row] = await sql`select * from session_member(${hashed})`;
   if (!row) return undefined;
-  const member = await memberOf(row.club_id, row.member_id);
-  return member && { member, hash: hashed };
+  const { club_id: club, club_name: clubName, member_id: id, sign_in: signIn, demo, name, roles, settings } = row;
+  return { hash: hashed, member: { club, clubName, demo, id, name, signIn, roles, units: { ...usualUnits, ...settings.units } } };
 }
 
 export const endSession = (member: Member, hashed: string) =>

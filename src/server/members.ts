@@ -1,4 +1,4 @@
-import { usualUnits, type UnitChoice } from '$core/units';
+import type { UnitChoice } from '$core/units';
 import Joi from 'joi';
 import { inClub, json } from './sql';
 
@@ -42,25 +42,6 @@ export const unitsSchema = Joi.object({
   mass: Joi.valid('kg', 'lb').required(),
   length: Joi.valid('mm', 'in').required()
 });
-
-export const memberOf = (club: string, id: string): Promise<Member | undefined> =>
-  inClub(club, async (tx) => {
-    const [row] = await tx`
-      select m.name, m.sign_in, m.roles, m.settings, c.name as club_name, c.demo
-      from member m join club c using (club_id) where m.club_id = ${club} and m.member_id = ${id}`;
-    return (
-      row && {
-        club,
-        clubName: row.club_name,
-        demo: row.demo,
-        id,
-        name: row.name,
-        signIn: row.sign_in,
-        roles: row.roles,
-        units: { ...usualUnits, ...row.settings.units }
-      }
-    );
-  });
 
 export const saveUnits = (member: Member, units: UnitChoice) =>
   inClub(

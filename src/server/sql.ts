@@ -19,8 +19,10 @@ export type Tx = postgres.TransactionSql;
  */
 export const inClub = <T>(club: string, work: (tx: Tx) => Promise<T>): Promise<T> =>
   sql.begin(async (tx) => {
-    await tx`select set_config('joram.club', ${club}, true)`;
-    return work(tx);
+    // One connection answers in order, so the work's first query need not wait for this one's answer; but it must be sent
+    // first, and a query is not sent before it is executed or awaited.
+    const [, result] = await Promise.all([tx`select set_config('joram.club', ${club}, true)`.execute(), work(tx)]);
+    return result;
   }) as Promise<T>;
 
 /** postgres.js wants to be told that a value is JSON. */

@@ -19,6 +19,7 @@ export async function as(signIn: string) {
     return { status: response.status, body: text.startsWith('{') ? JSON.parse(text) : text, headers: response.headers };
   };
   return {
+    cookie,
     get: (path: string) => call('GET', path),
     post: (path: string, body: unknown) => call('POST', path, body),
     put: (path: string, body: unknown) => call('PUT', path, body)

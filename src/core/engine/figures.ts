@@ -1,15 +1,8 @@
 import { saturationAtGauge, swell } from '../steam';
-import type { Gauge, Worked } from '../units';
+import type { Figure, Gauge, Worked } from '../units';
 import type { FitOut } from './fit-out';
 import { boilerShape, glassHeight } from './geometry';
 import { startingLevel } from './levels';
-
-/** A figure of the Engine page. */
-export interface Figure {
-  readonly key: string;
-  readonly name: string;
-  readonly worked: Worked;
-}
 
 /** A length, volume or pressure that is one formula away from the fit-out. */
 const one = (

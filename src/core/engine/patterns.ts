@@ -450,6 +450,7 @@ export const patterns: readonly Pattern[] = [
       lamps: true,
       water: { kind: 'softened', treatment: 'tank' },
       storage: 'dry',
+      habits: { ...habits, blowDown: 'cool' },
       pace: 40
     }
   },

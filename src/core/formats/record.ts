@@ -49,6 +49,7 @@ const step = Joi.object({
     .required(),
   act: Joi.valid('heat', 'light', 'admit steam', 'move', 'leave'),
   sees: Joi.string().max(60),
+  proves: Joi.array().items(Joi.string().max(40)).max(6),
   chore: Joi.boolean().required(),
   must: Joi.boolean().required(),
   minutes: Joi.number().min(0).max(1000).required(),

@@ -37,6 +37,12 @@ function advance(state: State, context: Context, at: string): State {
   return phase === state.phase ? state : { ...state, phase, phaseSince: at };
 }
 
+/** A feed that was seen to work today; one that has not run yet is proven standing off. */
+const proven = (feeds: State['feeds'], names: readonly string[], at: string): State['feeds'] => ({
+  ...feeds,
+  ...Object.fromEntries(names.map((name) => [name, { ...(feeds[name] ?? { on: false, since: at }), proven: true }]))
+});
+
 /** Lighting starts the clock that everything after it is counted from; a relight starts it again. */
 const lit = (state: State, at: string): State['fire'] => ({ ...state.fire, litAt: at, outAt: undefined });
 
@@ -99,6 +105,7 @@ const apply: { [K in Kind]: Apply<K> } = {
         [key]: { outcome, at: entry.at, by: entry.by, ...(reason ? { reason } : {}), ...(initials ? { initials } : {}) }
       },
       ...(done ? { open: opened({ ...state, open: closed(state.open, step.closes) }, step.opens, entry) } : {}),
+      ...(done && step.proves ? { feeds: proven(state.feeds, step.proves, entry.at) } : {}),
       ...(done && step.sees ? { seen: { ...state.seen, [step.sees]: entry.at } } : {}),
       ...(done && step.act === 'light' ? { fire: lit(state, entry.at) } : {}),
       ...(done && step.sees === 'fire out' ? { fire: { ...state.fire, outAt: entry.at } } : {})

@@ -1,7 +1,8 @@
 export * from './carry-over';
 export * from './entry';
+export * from './figures';
 export * from './fold';
 export * from './quick-line';
 export * from './say';
 export type * from './state';
-export * from './summary';
+export { summarise, type Summary } from './summary';

@@ -19,27 +19,38 @@ export interface Summary {
 const seconds = (from: string | undefined, to: string | undefined) =>
   from && to && to > from ? (Date.parse(to) - Date.parse(from)) / 1000 : null;
 
-export function summarise({ entries, struck, state, context }: Log): Summary {
-  const live = entries.filter((e) => !struck.has(e.id));
-  const litAt = live.find(
+const live = ({ entries, struck }: Log) => entries.filter((e) => !struck.has(e.id));
+
+/** When the match was first put to it, by a fire entry or by the step that lights. */
+export const litAt = (log: Log): string | undefined =>
+  live(log).find(
     (e) =>
       (e.kind === 'fire' && e.body.act === 'light') ||
-      (e.kind === 'tick' && e.body.outcome === 'done' && context.procedure.steps.find((s) => s.key === e.body.step)?.act === 'light')
+      (e.kind === 'tick' && e.body.outcome === 'done' && log.context.procedure.steps.find((s) => s.key === e.body.step)?.act === 'light')
   )?.at;
-  const up = live.find(
-    (e) => e.kind === 'reading' && (e.body.pressure ?? 0) >= context.fitOut.workingPressure * 0.95 && (!litAt || e.at > litAt)
-  )?.at;
+
+/** When the pressure was first logged at 95 % of working pressure or more, with the fire lit. */
+export const upAt = (log: Log): string | undefined => {
+  const lit = litAt(log);
+  const near = log.context.fitOut.workingPressure * 0.95;
+  return live(log).find((e) => e.kind === 'reading' && (e.body.pressure ?? 0) >= near && (!lit || e.at > lit))?.at;
+};
+
+export function summarise(log: Log): Summary {
+  const { state, context } = log;
+  const kept = live(log);
+  const lit = litAt(log);
   const ticks = Object.values(state.steps);
   return {
-    raise: seconds(litAt, up),
-    inSteam: seconds(litAt, state.fire.outAt),
+    raise: seconds(lit, upAt(log)),
+    inSteam: seconds(lit, state.fire.outAt),
     highest: state.highest?.value ?? null,
     fuel: state.fire.fuel,
     rounds: state.fire.rounds,
-    readings: live.filter((e) => e.kind === 'reading').length,
+    readings: kept.filter((e) => e.kind === 'reading').length,
     faults: state.faults.length,
     skipped: ticks.filter((t) => t.outcome === 'skipped').length,
     missed: context.procedure.steps.length - ticks.length,
-    entries: live.length
+    entries: kept.length
   };
 }

@@ -37,6 +37,7 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
     closes: of(rule.closes ?? [], fitOut),
     ...(rule.act ? { act: rule.act } : {}),
     ...(rule.sees ? { sees: rule.sees } : {}),
+    ...(rule.proves ? { proves: rule.proves(fitOut) } : {}),
     chore: rule.chore ?? false,
     must: rule.must ?? false,
     minutes: rule.minutes,

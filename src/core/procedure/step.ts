@@ -35,6 +35,8 @@ export interface Step {
   readonly act?: Act;
   /** Ticking it records this as seen. */
   readonly sees?: Observation;
+  /** Ticking it proves these feeds for today, by name. */
+  readonly proves?: readonly string[];
   /** Can be done while waiting for something else. */
   readonly chore: boolean;
   /** A step whose evidence is too important to skip. */
@@ -61,6 +63,7 @@ export interface StepRule {
   readonly closes?: Of<readonly ThingKey[]>;
   readonly act?: Act;
   readonly sees?: Observation;
+  readonly proves?: (fitOut: FitOut) => readonly string[];
   readonly chore?: boolean;
   readonly must?: boolean;
   readonly minutes: number;

@@ -35,3 +35,10 @@ export interface Worked {
   /** What the figure leaves out, in one plain sentence. */
   readonly caution?: string;
 }
+
+/** A figure with the name it is listed under. */
+export interface Figure {
+  readonly key: string;
+  readonly name: string;
+  readonly worked: Worked;
+}

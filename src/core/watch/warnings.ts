@@ -15,6 +15,9 @@ export interface Warning {
 /** How often the glass is looked at while there is fire, by size of engine, ms. */
 export const glance: Record<FitOut['size'], number> = { tabletop: 3 * 60_000, small: 3 * 60_000, medium: 5 * 60_000, full: 10 * 60_000 };
 
+/** Drains stay open for the first few turns; after this long they were forgotten, or their shutting was not logged, ms. */
+const drainsLeft = 10 * 60_000;
+
 /** A feed running wants the glass looked at sooner, ms. */
 const whileFeeding = 2 * 60_000;
 
@@ -108,6 +111,33 @@ const rules: readonly Rule[] = [
           what: `Over ${mark(set, 'pressure')} and no safety valve seen to lift`,
           first: 'Fire down, blower off. Log the lift if you saw it; if not, raise a fault.',
           since: state.pressure.at
+        }
+      : undefined;
+  },
+  (f, state) => {
+    const ridden = state.steps.passengers;
+    const able = f.feeds.filter((x) => x.plumbed && x.kind !== 'bottle');
+    const proven = able.filter((x) => state.feeds[x.name]?.proven).map((x) => x.name.toLowerCase());
+    return ridden?.outcome === 'done' && proven.length < Math.min(2, able.length) && state.phase === 'Run'
+      ? {
+          key: 'feeds',
+          rank: 'look',
+          what: proven.length ? `Only one feed proven today: ${proven[0]}` : 'No feed proven today',
+          first: 'Two is the usual rule for public running. Prove another, or carry nobody.',
+          since: ridden.at
+        }
+      : undefined;
+  },
+  (_, state, now) => {
+    const { drains } = state.open;
+    const { regulator } = state.valves;
+    return drains && regulator && regulator.open > 0 && now - Math.max(Date.parse(drains.since), Date.parse(regulator.at)) > drainsLeft
+      ? {
+          key: 'drains',
+          rank: 'look',
+          what: 'Moving with the drains open',
+          first: 'Shut them, or say that they are shut.',
+          since: drains.since
         }
       : undefined;
   },

@@ -7,7 +7,10 @@
 
   let { log, me, onstrike }: { log: Log; me: string; onstrike?: (id: string) => void } = $props();
   let open = $state<string>();
-  const lines = $derived([...log.entries].reverse().filter((e) => e.kind !== 'strike'));
+  const all = $derived([...log.entries].reverse().filter((e) => e.kind !== 'strike'));
+  /** A long day is not drawn whole on a phone: the newest, and older ones on request. */
+  let many = $state(100);
+  const lines = $derived(all.slice(0, many));
   const strong = (e: Entry) => e.kind === 'reading' || e.kind === 'fault' || e.kind === 'lift';
 </script>
 
@@ -33,6 +36,9 @@
   {:else}
     <li class="none second">Nothing logged yet. Touch the glass or the scale, or type a line.</li>
   {/each}
+  {#if all.length > many}<li>
+      <button onclick={() => (many += 300)}><span></span><span>Show older ones, {all.length - many} more</span></button>
+    </li>{/if}
 </ol>
 
 <style>

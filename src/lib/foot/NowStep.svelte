@@ -2,7 +2,7 @@
   // The one thing to do: what, how, what opened it, and on request why. Done takes one touch, skipping a reason.
   import type { State } from '$core/log';
   import { evidenceLacking, type Placed } from '$core/watch';
-  import { printMarks } from '$core/units';
+  import { mark, printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
 
   let {
@@ -28,6 +28,7 @@
   const standing = $derived(placed.standing);
   const lacking = $derived(standing.is === 'open' ? evidenceLacking(step, now_, now) : undefined);
   const text = (t: string) => printMarks(t, unitChoice());
+  const opened = $derived(step.gates.flatMap((g) => (g.kind === 'pressure' ? [mark(g.atLeast, 'pressure')] : []))[0]);
   let why = $state(false);
   let skipping = $state(false);
   let reason = $state('');
@@ -46,6 +47,7 @@
   <h2>{text(step.what)}</h2>
   <p class="how">{text(step.how)}</p>
   {#if step.caution}<p class="caution">▲ {text(step.caution)}</p>{/if}
+  {#if standing.is === 'open' && opened}<p class="gate">opened at {text(opened)}</p>{/if}
   {#if standing.is === 'waiting'}<p class="gate">{text(standing.waits.join('; '))}</p>{/if}
   {#if standing.is === 'blocked'}
     <ul class="gate">

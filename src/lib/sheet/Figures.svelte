@@ -1,6 +1,6 @@
 <script lang="ts">
   // A ruled list of figures; touching one opens its working under it.
-  import type { Figure } from '$core/engine';
+  import type { Figure } from '$core/units';
   import { unitChoice } from './unit-choice';
   import { workedText } from './worked-text';
   import Working from './Working.svelte';

@@ -9,6 +9,10 @@ export function workedText(value: number, kind: Kind, units: UnitChoice): string
       return `${value.toFixed(1)}${thin}%`;
     case 'ratio':
       return value.toPrecision(4);
+    case 'time':
+      return value >= 5400
+        ? `${Math.floor(value / 3600)}${thin}h ${Math.round((value % 3600) / 60)}${thin}min`
+        : printText(value, 'time', units);
     case 'count':
       return String(Math.round(value));
     default:

@@ -5,6 +5,7 @@ import type { StepRule } from '../step';
 import {
   bores,
   both,
+  byHose,
   carries,
   drains,
   electric,
@@ -14,7 +15,6 @@ import {
   hasFeed,
   lubricated,
   not,
-  road,
   valveOut,
   wheels
 } from './fits';
@@ -53,6 +53,23 @@ export const fillAndOil: readonly StepRule[] = [
     minutes: 1
   },
   {
+    key: 'blow-down-shut',
+    when: (f) => f.blowDown,
+    what: 'Blow-down shut',
+    how: 'Feel it against its seat, cap or plug on.',
+    why: 'A fill that leaves by the bottom is found out at the top.',
+    minutes: 1
+  },
+  {
+    key: 'hose-on',
+    when: byHose,
+    what: 'Filling hose on, then its valve open',
+    how: 'Vent or top opening first, then the hose, then the valve. Someone stays with it.',
+    why: 'In any other order it empties itself over you.',
+    opens: ['hose'],
+    minutes: 2
+  },
+  {
     key: 'fill',
     what: (f) => {
       const w = coldLevel(f);
@@ -75,6 +92,17 @@ export const fillAndOil: readonly StepRule[] = [
     evidence: 'glass reading',
     must: true,
     minutes: 8
+  },
+  {
+    key: 'hose-off',
+    when: byHose,
+    what: 'Hose valve shut, then hose off',
+    how: 'At the level: valve, then hose.',
+    why: 'The hose off first is a boiler that drains itself.',
+    needs: ['fill'],
+    closes: ['hose'],
+    must: true,
+    minutes: 1
   },
   {
     key: 'close-top',
@@ -250,15 +278,6 @@ export const fillAndOil: readonly StepRule[] = [
     minutes: 2,
     who: 'either',
     materials: ['rags']
-  },
-  {
-    key: 'road-chocks',
-    when: both(road, (f) => f.size === 'full'),
-    what: 'Hose valve shut, then hose off',
-    how: 'Level first, valve, then hose.',
-    why: 'In any other order it empties itself over you.',
-    closes: ['hose'],
-    minutes: 1
   },
   {
     key: 'bore-note',

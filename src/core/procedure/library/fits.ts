@@ -34,6 +34,9 @@ export const valveOut = (f: FitOut) => f.safetyValves.some((v) => v.unscrewsToFi
 /** A boiler filled through a hole that is then shut: a safety valve's, or a filler of its own. */
 export const filledThroughTop = (f: FitOut) => valveOut(f) || f.feeds.some((x) => x.kind === 'bottle');
 
+/** Big boilers are filled by a hose that has to come off again before fire. */
+export const byHose = (f: FitOut) => f.size === 'full';
+
 // Pressures, as gates and as words: marked, so that each reader sees their own units.
 export const p = (pascal: number) => mark(pascal, 'pressure');
 export const names = (list: readonly { name: string }[]) => list.map((x) => x.name.toLowerCase()).join(', ');

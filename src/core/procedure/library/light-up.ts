@@ -75,7 +75,7 @@ export const lightUp: readonly StepRule[] = [
     key: 'match',
     when: solid,
     what: 'Light it',
-    how: 'At the door end, then let the draught carry it forward. Door to a crack.',
+    how: 'At the door end, then let the draught carry it forward. Door to a crack. Lighting from a burning shovel, the fan comes off while it goes in.',
     why: 'The time is logged from here: the boiler can only lose water from now until the first feed works.',
     caution: 'Stand to one side of the door.',
     needs: ['water-and-valves', 'fire-kit', 'plug-in'],
@@ -110,7 +110,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'first-coal',
-    when: both(solid, (f) => f.fire.with === 'solid' && f.fire.fuel !== 'wood'),
+    when: both(solid, (f) => f.fire.with === 'solid' && f.fire.start !== 'wood'),
     what: (f) => (f.fire.with === 'solid' && f.fire.fuel === 'charcoal' ? 'More charcoal, a little' : 'First coal, a little'),
     how: (f) =>
       `Nuts of ${f.size === 'full' ? 'a fist' : f.size === 'medium' ? 'a walnut' : 'a hazelnut'} or so, where it is brightest. Each charge alight before the next.`,
@@ -174,6 +174,15 @@ export const lightUp: readonly StepRule[] = [
     act: 'light',
     opens: ['mains', 'fire'],
     must: true,
+    minutes: 1
+  },
+  {
+    key: 'start-temperature',
+    when: (f) => f.size !== 'tabletop',
+    what: 'Log how warm the water was',
+    how: 'From the boiler’s thermometer, or the water it was filled with: type 12c.',
+    why: 'A raise that begins ten degrees warmer is a tenth shorter. Without it this engine’s times cannot be compared.',
+    chore: true,
     minutes: 1
   },
   {

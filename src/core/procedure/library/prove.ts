@@ -27,6 +27,7 @@ export const prove: readonly StepRule[] = [
   },
   {
     key: 'prove-injectors',
+    proves: (f) => feeds(f, 'injector').map((x) => x.name),
     when: both(hasFeed('injector'), (f) => f.habits.injector === 'standing'),
     what: (f) => `Prove ${feeds(f, 'injector').length > 1 ? 'both injectors' : 'the injector'}`,
     how: 'Water fully on first, then steam slowly until it picks up. Waste dry.',
@@ -36,6 +37,7 @@ export const prove: readonly StepRule[] = [
   },
   {
     key: 'feeds-proven',
+    proves: (f) => feeds(f, 'hand pump', 'steam pump').map((x) => x.name),
     when: (f) => feeds(f, 'hand pump', 'steam pump').length > 0,
     what: (f) => `Prove the ${names(feeds(f, 'hand pump', 'steam pump'))}`,
     how: 'Water to the boiler. Feel each stroke bite, see the glass answer.',
@@ -95,17 +97,29 @@ export const prove: readonly StepRule[] = [
     key: 'brake-proof',
     when: both(wheels, (f) => f.brakes.some((b) => b.kind !== 'hand')),
     what: (f) => `${f.brakes.some((b) => b.kind === 'steam') ? 'Steam' : 'Vacuum'} brake holds; leak-down timed`,
-    how: 'Apply, shut off, time a minute. Isolators back open afterwards.',
+    how: 'Apply, shut off, time a minute.',
+    opens: (f) => (f.brakes.some((b) => b.isolator) ? ['isolator'] : []),
     why: 'A brake that leaks off in a minute is not a brake.',
     gates: (f) => wp(f, 0.6),
     minutes: 2
+  },
+  {
+    key: 'isolators-open',
+    when: both(wheels, (f) => f.brakes.some((b) => b.kind !== 'hand' && b.isolator)),
+    what: 'Isolators back open',
+    how: 'Each one, by hand, after its test.',
+    why: 'A brake isolated for its test is a brake that is not there on the bank.',
+    needs: ['brake-proof'],
+    closes: ['isolator'],
+    must: true,
+    minutes: 1
   },
   {
     key: 'warm-through',
     when: (f) => f.cylinders.drains !== 'none' && not(spirit)(f),
     what: 'Warm the cylinders through',
     how: (f) =>
-      `Brake on or out of gear, drains open. Crack the regulator; wait for vapour, not water, at every drain. Turn by hand with the valve shut. Both directions.${f.cylinders.drains === 'chest' ? ' This engine drains only its steam chest: be slower.' : ''}`,
+      `Brake on or out of gear, drains open. Crack the regulator; see every drain really pass water, then wait for vapour. Turn by hand with the valve shut. Both directions.${f.cylinders.drains === 'chest' ? ' This engine drains only its steam chest: be slower.' : ''}`,
     why: 'Water does not compress. What it meets breaks.',
     caution: 'Hands out of the motion while the regulator is open.',
     gates: (f) => wp(f, 0.6),
@@ -177,6 +191,7 @@ export const prove: readonly StepRule[] = [
       'whistle',
       'blower-proof',
       'brake-proof',
+      'isolators-open',
       'warm-through',
       'warm-gently'
     ],

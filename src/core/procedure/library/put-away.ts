@@ -61,6 +61,14 @@ export const putAway: readonly StepRule[] = [
     materials: ['rags', 'oil']
   },
   {
+    key: 'wash-out',
+    when: (f) => f.mudholes > 0,
+    what: 'Wash-out: is it due?',
+    how: 'Count this steaming. When the club’s count is reached: doors off cold, washed through, looked into, new joints, dated.',
+    why: 'Sludge on the plates keeps the water off them, and in a new boiler it froths.',
+    minutes: 2
+  },
+  {
     key: 'boiler-state',
     what: (f) => (f.storage === 'full' ? 'Boiler left full and treated' : 'Boiler left dry and open'),
     how: (f) =>

@@ -27,7 +27,7 @@ export const raise: readonly StepRule[] = [
     key: 'fire-up',
     when: solid,
     what: 'Build the fire, little and often',
-    how: 'Each charge alight before the next. Door shut. Then leave it alone.',
+    how: 'Each charge alight before the next. Door shut. Smoke that lifts straight from the chimney is draught; smoke at the door is none. Then leave it alone.',
     why: (f) =>
       `The needle will sit at zero for most of the wait${f.gauge ? ' and then run away: it is energy, not pressure, that rises evenly' : ''}.`,
     needs: ['alight'],
@@ -83,6 +83,16 @@ export const raise: readonly StepRule[] = [
       f.manholes + f.mudholes > 0 ? 'A hot door joint may be nipped gently at low pressure only, and never forced.' : undefined,
     gates: at(psi(30)),
     minutes: 3
+  },
+  {
+    key: 'leaks-50',
+    when: (f) => f.gauge && f.workingPressure > psi(75),
+    what: `Look round again at ${p(psi(50))}`,
+    how: 'The same joints. What took up, what did not, what is new.',
+    why: 'A leak that grows from 30 to 50 will not take up at working pressure.',
+    gates: at(psi(50)),
+    chore: true,
+    minutes: 2
   },
   {
     key: 'changeover',

@@ -40,6 +40,7 @@ export const run: readonly StepRule[] = [
   },
   {
     key: 'injector-moving',
+    proves: (f) => feeds(f, 'injector').map((x) => x.name),
     when: both(hasFeed('injector'), (f) => f.habits.injector === 'moving'),
     what: 'Prove the injector, once moving',
     how: 'Water first, then steam. Waste dry.',
@@ -48,6 +49,7 @@ export const run: readonly StepRule[] = [
   },
   {
     key: 'axle-pump',
+    proves: (f) => feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump').map((x) => x.name),
     when: hasFeed('axle pump', 'crosshead pump', 'crankshaft pump'),
     what: (f) => `Prove the ${feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump')[0]!.name.toLowerCase()}: water to the boiler`,
     how: (f) => {
@@ -63,7 +65,7 @@ export const run: readonly StepRule[] = [
     when: glass,
     what: 'Glass before every coal and every hill',
     how: (f) =>
-      `Log it at least every ${f.size === 'full' ? 'ten' : f.size === 'medium' ? 'five' : 'three'} minutes. Feed a little and often, while the fire is bright, never at the foot of a bank.`,
+      `Log it at least every ${f.size === 'full' ? 'ten' : f.size === 'medium' ? 'five' : 'three'} minutes. Feed a little and often, while the fire is bright, never at the foot of a bank. On a slope the glass reads false: read it on the level.`,
     why: 'A cold slug costs pressure you will want on the bank.',
     evidence: 'glass reading',
     minutes: 5

@@ -1,11 +1,12 @@
 <script lang="ts">
   // A finished steaming as a document: on screen exactly as it prints, A4 portrait.
-  import { fold, forbids, say } from '$core/log';
+  import { fold, forbids, recordFigures, say } from '$core/log';
   import { phases } from '$core/procedure';
   import { printMarks, printText } from '$core/units';
   import Trend from '$lib/draw/Trend.svelte';
+  import Figures from '$lib/sheet/Figures.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
-  import { clock, day, span } from '$lib/sheet/when';
+  import { clock, day } from '$lib/sheet/when';
 
   let { data } = $props();
   const units = $derived(unitChoice());
@@ -21,9 +22,6 @@
   const facts = $derived([
     ['Began', clock(data.startedAt)],
     ['Lit', log.state.fire.litAt ? clock(log.state.fire.litAt) : '–'],
-    ['Raise, lit to near working pressure', s.raise ? span(s.raise) : '–'],
-    ['Highest pressure seen', pressure(s.highest)],
-    ['In steam, lit to fire out', s.inSteam ? span(s.inSteam) : '–'],
     ['Ended', log.state.endedAt ? clock(log.state.endedAt) : '–'],
     ['Rounds of fuel', s.rounds ? `${s.rounds}${s.fuel ? `, ${printText(s.fuel, 'mass', units)} of it weighed` : ''}` : '–'],
     ['Readings', String(s.readings)],
@@ -96,6 +94,7 @@
     <div class="trend"><Trend {log} now={data.now} /></div>
   </section>
 
+  <section class="worked"><Figures figures={recordFigures(log)} /></section>
   <section class="facts">
     {#each facts as [name, value] (name)}<p><span>{name}</span><span class="figure">{value}</span></p>{/each}
   </section>
@@ -237,6 +236,11 @@
   }
   .trend {
     height: 270px;
+  }
+  .worked {
+    border-top: 1px solid var(--ink);
+    margin-top: 8px;
+    font-size: 1rem;
   }
   .facts {
     display: grid;
