@@ -1,5 +1,5 @@
 import type { FitOut } from '$core/engine';
-import { type Entry, fold, type Log, type Summary, summarise } from '$core/log';
+import { type Entry, type EntryOf, fold, type Log, type Summary, summarise } from '$core/log';
 import { compose, type Procedure } from '$core/procedure';
 import { allowed, type Member } from './members';
 import { inClub, json, type Tx } from './sql';
@@ -159,13 +159,10 @@ export async function appendEntries(
   steamingId: string,
   entries: readonly (Omit<Entry, 'by'> & { by?: string })[]
 ): Promise<{ stored: number; last: number } | undefined> {
-  return inClub(member.club, async (tx) => {
-    const [s] = await tx<
-      { engine_id: string; ended_at: Date | null }[]
-    >`select engine_id, ended_at from steaming where club_id = ${member.club} and steaming_id = ${steamingId} and started_at is not null`;
-    if (!s) return undefined;
+  const club = member.club;
+  return inClub(club, async (tx) => {
     const rows = entries.map((e) => ({
-      club_id: member.club,
+      club_id: club,
       entry_id: e.id,
       steaming_id: steamingId,
       kind: e.kind,
@@ -176,22 +173,46 @@ export async function appendEntries(
       body: json(tx, e.body),
       strikes: e.strikes ?? null
     }));
-    const stored = await tx<
-      { id: string; seq: string }[]
-    >`insert into entry ${tx(rows as never)} on conflict (club_id, entry_id) do nothing returning entry_id as id, seq`;
+    // Both are sent at once; when the steaming turns out not to be there or not to have begun, neither has happened.
+    const [[s], stored] = await Promise.all([
+      tx<{ engine_id: string; ended_at: Date | null }[]>`
+        select engine_id, ended_at from steaming where club_id = ${club} and steaming_id = ${steamingId} and started_at is not null`.execute(),
+      tx<{ id: string; seq: string }[]>`
+        insert into entry ${tx(rows as never)} on conflict (club_id, entry_id) do nothing returning entry_id as id, seq`
+    ]);
+    if (!s) throw new NotBegun();
     const fresh = new Set(stored.map((r) => r.id));
-    for (const e of entries)
-      if (e.kind === 'fault' && fresh.has(e.id))
-        await tx`insert into fault (club_id, fault_id, engine_id, steaming_id, text, forbids, raised_at, raised_by)
-          values (${member.club}, ${e.id}, ${s.engine_id}, ${steamingId}, ${(e.body as { text: string }).text}, ${(e.body as { forbids: string }).forbids}, ${e.at}, ${member.name}) on conflict do nothing`;
+    const faults = entries.flatMap((e) =>
+      e.kind === 'fault' && fresh.has(e.id)
+        ? [
+            {
+              club_id: club,
+              fault_id: e.id,
+              engine_id: s.engine_id,
+              steaming_id: steamingId,
+              ...(e.body as EntryOf<'fault'>['body']),
+              raised_at: e.at,
+              raised_by: member.name
+            }
+          ]
+        : []
+    );
+    if (faults.length) await tx`insert into fault ${tx(faults)} on conflict do nothing`;
     const struck = entries.filter((e) => e.strikes && fresh.has(e.id)).map((e) => e.strikes!);
+    // A bar is not struck away by just anyone: only by those who may clear one, or at once by whoever raised it.
     if (struck.length)
-      await tx`update fault set withdrawn_at = now() where club_id = ${member.club} and fault_id in ${tx(struck)} and steaming_id = ${steamingId}`;
+      await tx`update fault set withdrawn_at = now() where club_id = ${club} and fault_id in ${tx(struck)} and steaming_id = ${steamingId}
+        and (forbids <> 'steaming' or ${allowed(member, 'clear a bar')} or (raised_by = ${member.name} and raised_at > now() - interval '1 minute'))`;
     // The end, and anything that reaches a record after its end, rewrites the summary from the one fold.
-    if (fresh.size && (s.ended_at || entries.some((e) => e.kind === 'sign' && fresh.has(e.id)))) await settle(tx, member.club, steamingId);
+    if (fresh.size && (s.ended_at || entries.some((e) => e.kind === 'sign' && fresh.has(e.id)))) await settle(tx, club, steamingId);
     return { stored: stored.length, last: Math.max(0, ...stored.map((r) => Number(r.seq))) };
+  }).catch((error: { code?: string }) => {
+    // 23503: no such steaming in this club for the entries to belong to.
+    if (error instanceof NotBegun || error.code === '23503') return undefined;
+    throw error;
   });
 }
+class NotBegun extends Error {}
 
 /** Writes what the Logbook lists of an ended steaming. */
 export async function settle(tx: Tx, club: string, id: string) {
