@@ -72,7 +72,9 @@ export function tell(fitOut: FitOut, day: Day): Log {
     const since = at - Date.parse(litAt);
     if (outAt) return air + (peak - air) * 0.5 ** ((at - Date.parse(outAt)) / minute / pace[fitOut.size].halves);
     const share = Math.min(1, (since / raise) ** 1.12);
-    const wander = share < 1 ? 0 : (Math.sin(since / 7e5) + Math.sin(since / 2.6e5 + day.seed)) * 1.7 - 2.4;
+    // It comes up to working pressure, and only then do firing and feeding make it wander.
+    const settled = share < 1 ? 0 : 1 - Math.exp((raise - since) / (12 * minute));
+    const wander = settled * ((Math.sin(since / 7e5) + Math.sin(since / 2.6e5 + day.seed)) * 1.7 - 2.4);
     return (peak = Math.min(full + 0.4, begun + (full - begun) * share + wander));
   }
   const round = psi(fitOut.workingPressure < psi(50) ? 0.5 : 1);

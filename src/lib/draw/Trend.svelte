@@ -31,6 +31,7 @@
 <div class="trend">
   <div
     class="canvas"
+    class:none={!some}
     bind:this={element}
     role="img"
     aria-label="Trend of pressure and glass against time; every reading is listed in the log"
@@ -50,9 +51,12 @@
     position: absolute;
     inset: 0;
   }
+  .none {
+    visibility: hidden;
+  }
   .note {
     position: absolute;
-    left: 56px;
-    top: 24px;
+    left: 0;
+    top: 8px;
   }
 </style>

@@ -92,6 +92,12 @@
     .cell {
       padding: 4px 8px;
     }
+    .more {
+      display: block;
+    }
+    .value {
+      overflow-wrap: break-word;
+    }
     .desk {
       display: none;
     }

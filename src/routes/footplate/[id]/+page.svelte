@@ -606,6 +606,9 @@
     white-space: nowrap;
   }
   .hint {
+    /* Its words never widen the instruments' column. */
+    width: 0;
+    min-width: 100%;
     display: flex;
     justify-content: space-between;
     gap: 4px 12px;

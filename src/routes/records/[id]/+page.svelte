@@ -145,11 +145,9 @@
             {@const done = log.state.steps[step.key]}
             <p class="line">
               <span class="figure">{done ? clock(done.at) : '–'}</span><span
-                >{text(step.what)}{#if !done}<span class="second"> (not done)</span>{:else if done.outcome === 'skipped'}<span
-                    class="second"
-                  >
-                    (skipped: {done.reason})</span
-                  >{/if}{#if done?.initials}<span class="second"> {done.initials}</span>{/if}</span
+                >{text(step.what)}{#if !done}{' '}<span class="second">(not done)</span>{:else if done.outcome === 'skipped'}{' '}<span
+                    class="second">(skipped: {done.reason})</span
+                  >{/if}{#if done?.initials}{' '}<span class="second">{done.initials}</span>{/if}</span
               >
             </p>
           {/each}
