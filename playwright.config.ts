@@ -4,7 +4,7 @@ import { launchOptions } from './tools/browser';
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: 'test-results',
-  timeout: 120_000,
+  timeout: 240_000,
   expect: { timeout: 8000 },
   fullyParallel: true,
   workers: 2,

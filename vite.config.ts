@@ -19,6 +19,9 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.ts', 'tests/unit/**/*.test.ts'],
     exclude: [...configDefaults.exclude],
-    environment: 'node'
+    environment: 'node',
+    // Properties and a whole demo told take seconds on a busy small machine; nothing is timed here.
+    testTimeout: 60_000,
+    hookTimeout: 60_000
   }
 });

@@ -6,12 +6,9 @@ import { type Log, summarise } from '../src/core/log';
 import { timeOrderedId } from '../src/core/log/id';
 import { compose } from '../src/core/procedure';
 import { chance } from './chance';
-import people from './people.json' with { type: 'json' };
+import demo from './people.json' with { type: 'json' };
 import { faults, oddities, papers, seasons } from './scenario';
 import { type Day, tell } from './story';
-
-/** Every demo member signs in with this. A demo is not a secret. */
-const password = 'osier fen demo';
 
 const url = process.env.JORAM_SEED_URL;
 if (!url) throw new Error('JORAM_SEED_URL is not set.');
@@ -32,10 +29,10 @@ if (process.argv.includes('--fresh')) await sql`truncate club cascade`;
 
 await sql.begin(async (tx) => {
   const json = (value: unknown) => tx.json(value as postgres.JSONValue);
-  const secret = await hash(password);
+  const secret = await hash(demo.password);
   const clubs = new Map<string, string>();
   const members = new Map<string, string>();
-  for (const person of people) {
+  for (const person of demo.people) {
     if (!clubs.has(person.club)) {
       clubs.set(person.club, id());
       await tx`insert into club (club_id, name, demo, created_at) values (${clubs.get(person.club)!}, ${person.club}, true, ${new Date(now + clubs.size)})`;

@@ -75,7 +75,9 @@ async function start(/** @type {Flags} */ flags, /** @type {boolean} */ demo) {
   undo.push(await serve({ ...flags, databaseUrl: db.app }));
   for (const address of addresses(flags.host, flags.port)) say(`open ${address}`);
   if (demo) {
-    say('this is a demo with made-up people and engines. Sign in with one touch, or with any of:');
+    say(
+      `this is a demo with made-up people and engines. Sign in with one touch, or with the password “${demoPeople().password}” and any of:`
+    );
     console.log(signIns);
   }
   say('Ctrl-C stops it');
@@ -86,12 +88,13 @@ async function seedWhenNeeded(/** @type {{ admin: string }} */ db, /** @type {bo
   const sql = postgres(db.admin, { max: 1 });
   const [row] = await sql`select count(*)::int as n from club`.finally(() => sql.end());
   if (row?.n && !fresh) {
-    const file = join(root, 'demo/people.json');
-    return JSON.parse(readFileSync(file, 'utf8')).map(signInLine).join('\n');
+    return demoPeople().people.map(signInLine).join('\n');
   }
   await during('making the Osier Fen scenario', () => seed(db, fresh));
   return seedWhenNeeded(db, false);
 }
+/** @returns {{ password: string, people: { signIn: string, name: string, roles: string[] }[] }} */
+const demoPeople = () => JSON.parse(readFileSync(join(root, 'demo/people.json'), 'utf8'));
 const signInLine = (/** @type {{ signIn: string, name: string, roles: string[] }} */ p) =>
   `         ${p.signIn.padEnd(22)} ${p.name.padEnd(18)} ${p.roles.join(', ')}`;
 

@@ -2,6 +2,9 @@
 import type { Page } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { tell } from '../demo/story';
+import { patterns } from '../src/core/engine';
+import { psi } from '../src/core/units';
 import { launch, signInAs } from './browser';
 
 const url = process.env.JORAM_URL;
@@ -21,7 +24,24 @@ const engine = (name: string) => async (page: Page) => {
 };
 const footplate = async (page: Page) => {
   await open('/')(page);
-  await page.getByRole('link', { name: 'Footplate' }).first().click();
+  await page.locator('li', { hasText: 'Marsh Hen' }).getByRole('link', { name: 'Footplate' }).click();
+  await page.locator('.trend svg').first().waitFor();
+};
+/** Little Bittern, half-way up: started now, with the entries of a morning moved to end now. */
+const raising = async (page: Page) => {
+  await engine('Little Bittern')(page);
+  const id = page.url().split('/').at(-1)!;
+  const fitOut = patterns.find((p) => p.fitOut.name === 'Little Bittern')!.fitOut;
+  const day = { seed: 9, keeper: 'Jory Quillfeather', begins: 0, running: 10 };
+  const changeover = tell(fitOut, day).entries.find((e) => e.kind === 'reading' && (e.body.pressure ?? 0) >= psi(32))!;
+  const begins = Date.now() - 20_000 - Date.parse(changeover.at);
+  const log = tell(fitOut, { ...day, begins, until: Date.now() - 15_000 });
+  const headers = { 'content-type': 'application/json' };
+  const started = await (
+    await page.request.post(`${url}/api/engines/${id}/steamings`, { headers, data: { purpose: 'Evening run' } })
+  ).json();
+  await page.request.post(`${url}/api/steamings/${started.id}/entries`, { headers, data: { entries: log.entries } });
+  await open(`/footplate/${started.id}`)(page);
   await page.locator('.trend svg').first().waitFor();
 };
 const record = (name: string) => async (page: Page) => {
@@ -62,7 +82,9 @@ const shots: readonly Shot[] = [
   { name: 'record', as: 'wenna', whole: true, go: record('Little Bittern') },
   { name: 'logbook', as: 'wenna', go: open('/logbook') },
   { name: 'faults', as: 'corrin', go: open('/faults') },
-  { name: 'settings', as: 'wenna', go: open('/settings') }
+  { name: 'settings', as: 'wenna', go: open('/settings') },
+  // Last, because it lights an engine.
+  { name: 'raising', as: 'jory', go: raising }
 ];
 
 const wanted = process.argv.slice(2);

@@ -14,7 +14,7 @@ const views: Record<string, (page: Page) => Promise<unknown>> = {
   'new engine': (page) => page.goto('/engines/new'),
   footplate: async (page) => {
     await page.goto('/');
-    await page.getByRole('link', { name: 'Footplate' }).first().click();
+    await page.locator('li', { hasText: 'Marsh Hen' }).getByRole('link', { name: 'Footplate' }).click();
     await page.locator('.trend svg').waitFor();
   },
   record: async (page) => {
@@ -116,7 +116,7 @@ test('the keyboard alone: a reading, a quick action, a step, the help', async ({
   await page.getByRole('button', { name: 'Start steaming' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.waitForURL(/\/footplate\//);
-  await page.locator('.trend .canvas').waitFor();
+  await page.locator('.readings .scale').waitFor();
   await page.keyboard.press('p');
   await page.keyboard.press('PageUp');
   await page.keyboard.press('ArrowUp');

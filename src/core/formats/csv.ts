@@ -60,4 +60,4 @@ export const columns: readonly { name: string; means: string; of: (entry: KeptEn
  * A text that a spreadsheet would take for a formula is written with an apostrophe before it.
  */
 export const logCsv = (entries: readonly KeptEntry[], log: Log): string =>
-  `${Papa.unparse({ fields: columns.map((c) => c.name), data: entries.map((e) => columns.map((c) => c.of(e, log))) }, { newline: '\r\n', escapeFormulae: true })}\r\n`;
+  `${Papa.unparse({ fields: columns.map((c) => c.name), data: entries.map((e) => columns.map((c) => c.of(e, log))) }, { newline: '\r\n', escapeFormulae: /^[=+\-@\t\r]/ })}\r\n`;

@@ -78,7 +78,7 @@ export const recordSchema = Joi.object({
       .allow(null)
       .required()
   }).required(),
-  fitOut: Joi.object().required(),
+  fitOut: Joi.object().unknown().required(),
   procedure: Joi.object({ library: words(40), steps: Joi.array().items(step).max(400).required() }).required(),
   entries: Joi.array().items(kept).max(mostEntries).required()
 });

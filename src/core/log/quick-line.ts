@@ -154,10 +154,9 @@ const readers: readonly Reader[] = [
     draft.others.push({ kind: 'feed', body: { feed: hit[1].name, on, ...(to ? { to } : on ? { to: 'boiler' } : {}) } });
     return took;
   },
-  (words, draft, { units }) => {
+  (words, draft) => {
     if (!isWord(words[0], 'tank', 'tender')) return 0;
     const level = words[1] === undefined ? undefined : words[1] === 'full' ? 1 : words[1] === 'empty' ? 0 : parseGlass(words[1]);
-    void units;
     if (level === undefined || !isLevel(level)) return 0;
     draft.tank = level;
     return 2;
@@ -217,8 +216,9 @@ const readers: readonly Reader[] = [
     }
     return 0;
   },
-  // A glass in words, longest first: `half a glass`, `just above the bottom nut`, `3/4`, `½`.
+  // A glass in words, longest first: `half a glass`, `just above the bottom nut`, `3/4`, `½`. A second one is a slip.
   (words, draft) => {
+    if (draft.glass !== undefined) return 0;
     for (let n = Math.min(6, words.length); n > 0; n--) {
       const text = words
         .slice(0, n)
@@ -234,6 +234,7 @@ const readers: readonly Reader[] = [
     return 0;
   },
   (words, draft, { units }) => {
+    if (draft.pressure !== undefined) return 0;
     for (const n of [2, 1]) {
       if (words.length < n) continue;
       const p = parseQuantity(words.slice(0, n).join(' '), 'pressure', units.pressure);

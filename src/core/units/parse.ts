@@ -32,13 +32,13 @@ export function parseNumber(text: string): number | undefined {
     .replace('⁄', '/')
     .replace(/^(-?\d+),(\d{1,3})$/, '$1.$2');
   if (/^-?(\d+\.?\d*|\.\d+)$/.test(t)) return Number(t);
-  const mixed = /^(-?)(?:(\d+)\s*)?(?:(\d+)\s*\/\s*(\d+)|([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]))$/.exec(t);
+  const mixed = /^(-?)(?:(?:(\d+)\s+)?(\d+)\s*\/\s*(\d+)|(\d*)\s*([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]))$/.exec(t);
   if (!mixed) return undefined;
-  const [, sign, whole, above, below, single] = mixed;
+  const [, sign, before, above, below, beside, single] = mixed;
   if (below !== undefined && Number(below) === 0) return undefined;
   const part = single ? vulgar[single]! : Number(above) / Number(below);
   // "11/2" is eleven halves; a whole number is only split off when a space or a single-character fraction says so.
-  return (sign ? -1 : 1) * (Number(whole ?? 0) + part);
+  return (sign ? -1 : 1) * (Number(before || beside || 0) + part);
 }
 
 const wordsOf = (quantity: Quantity): [string, Unit][] => Object.entries(quantities[quantity].units as Record<string, Unit>);

@@ -68,7 +68,7 @@ export const raise: readonly StepRule[] = [
     when: (f) => f.gauge && not(spirit)(f),
     what: (f) => `Let the air out at ${p(Math.min(psi(18), f.workingPressure * 0.3))}`,
     how: (f) => `${f.whistle ? 'Whistle' : f.vent ? 'Vent' : 'Blower'} for a moment until it is steam and not spluttering air.`,
-    why: 'Air shut in makes the gauge read 15 to 20 psi before there is steam. If the needle sags when you open it, that was air leaving.',
+    why: `Air shut in makes the gauge read ${p(psi(15))} to ${p(psi(20))} before there is steam. If the needle sags when you open it, that was air leaving.`,
     gates: (f) => at(Math.min(psi(18), f.workingPressure * 0.3)),
     chore: true,
     minutes: 1

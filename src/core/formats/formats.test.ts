@@ -1,0 +1,145 @@
+import Ajv from 'ajv';
+import addFormats from 'ajv-formats';
+import { readFileSync } from 'node:fs';
+import Papa from 'papaparse';
+import { describe, expect, it } from 'vitest';
+import { tell } from '../../../demo/story';
+import { published, schemaText } from '../../../tools/schemas';
+import { patterns } from '../engine';
+import { type Entry, fold } from '../log';
+import { psi } from '../units';
+import { checkRecord, columns, type KeptEntry, logCsv, recordDocument, type RecordDocument } from '.';
+
+const told = tell(patterns[1]!.fitOut, { seed: 4, keeper: 'Jory Quillfeather', begins: Date.parse('2026-05-03T08:10:00Z'), running: 30 });
+const kept = (e: Entry): KeptEntry => ({ ...e, receivedAt: e.at });
+const made: RecordDocument = recordDocument({
+  club: 'Osier Fen Steam Society',
+  steaming: {
+    id: '0196a000-0000-7000-8000-000000000001',
+    engine: 'Little Bittern',
+    keeper: 'Jory Quillfeather',
+    purpose: 'Members’ day',
+    wantedAt: null,
+    startedAt: told.entries[0]!.at,
+    endedAt: told.state.endedAt!,
+    override: null
+  },
+  fitOut: told.context.fitOut,
+  procedure: told.context.procedure,
+  entries: [...told.entries].reverse().map(kept)
+});
+const fresh = (): Record<string, never> & RecordDocument => JSON.parse(JSON.stringify(made));
+
+describe('a record as one document', () => {
+  it('goes out in the order of the log and comes back as it was', () => {
+    const back = checkRecord(fresh());
+    expect(back).toEqual({ record: made });
+    expect('record' in back && fold(told.context, back.record.entries).state).toEqual(told.state);
+  });
+
+  it.each<[string, (d: Record<string, never> & RecordDocument) => void, string, RegExp]>([
+    ['another format', (d) => Object.assign(d, { format: 'joram.record/2' }), 'format', /must be “joram.record\/1”/],
+    ['a missing part', (d) => delete (d as Partial<RecordDocument>).procedure, 'procedure', /missing/],
+    ['a misspelt part', (d) => Object.assign(d, { entires: [] }), 'entires', /spelling/],
+    ['an entry of no kind', (d) => Object.assign(d.entries[3]!, { kind: 'explosion' }), 'entries.3.kind', /one of/],
+    [
+      'an entry with a bad body',
+      (d) => Object.assign(d.entries[3]!, { kind: 'reading', body: { pressure: 'lots' } }),
+      'entries.3.body.pressure',
+      /number/
+    ],
+    ['an entry at no time', (d) => Object.assign(d.entries[3]!, { at: 'noon' }), 'entries.3.at', /not a time/],
+    ['an entry twice', (d) => Object.assign(d.entries[3]!, { id: d.entries[2]!.id }), 'entries.3.id', /earlier one/],
+    [
+      'a boiler that cannot be',
+      (d) => Object.assign(d.fitOut, { workingPressure: psi(900) }),
+      'fitOut.workingPressure',
+      /between 5 psi and 300 psi/
+    ],
+    ['a step of no phase', (d) => Object.assign(d.procedure.steps[0]!, { phase: 'Lunch' }), 'procedure.steps.0.phase', /one of/]
+  ])('refuses %s, naming the path', (_, spoil, path, sentence) => {
+    const document = fresh();
+    spoil(document);
+    const checked = checkRecord(document);
+    expect('problems' in checked && checked.problems[0]).toMatchObject({ path, sentence: expect.stringMatching(sentence) });
+  });
+
+  it.each([null, 3, 'text', [], { entries: 'none' }])('refuses %j without falling over', (nonsense) => {
+    expect(checkRecord(nonsense)).toHaveProperty('problems');
+  });
+});
+
+describe('the published schemas', () => {
+  const ajv = addFormats(new Ajv({ strict: false, allErrors: true }));
+  it.each(Object.entries(published))('%s is the one that is checked with', (name, schema) => {
+    expect(readFileSync(`docs/formats/${name}`, 'utf8')).toBe(schemaText(schema));
+  });
+  it('an independent validator accepts what goes out and refuses what is wrong', () => {
+    const record = ajv.compile(JSON.parse(readFileSync('docs/formats/record.schema.json', 'utf8')));
+    expect(record(fresh()), JSON.stringify(record.errors?.slice(0, 3))).toBe(true);
+    expect(record({ ...fresh(), format: 'joram.record/2' })).toBe(false);
+    const fitOut = ajv.compile(JSON.parse(readFileSync('docs/formats/fit-out.schema.json', 'utf8')));
+    for (const p of patterns) expect(fitOut(p.fitOut), `${p.fitOut.name} ${JSON.stringify(fitOut.errors?.slice(0, 3))}`).toBe(true);
+    expect(fitOut({ ...patterns[0]!.fitOut, mass: -1 })).toBe(false);
+  });
+});
+
+describe('the log as CSV', () => {
+  const struck: KeptEntry[] = [
+    ...made.entries,
+    kept({
+      id: '0196a000-0000-7000-8000-00000000aaaa',
+      kind: 'reading',
+      at: '2026-05-03T20:00:00.000Z',
+      by: 'Jory Quillfeather',
+      source: 'person',
+      body: { pressure: psi(660), glass: 'top nut', glassAt: null }
+    }),
+    kept({
+      id: '0196a000-0000-7000-8000-00000000aaab',
+      kind: 'strike',
+      at: '2026-05-03T20:00:01.000Z',
+      by: 'Jory Quillfeather',
+      source: 'person',
+      strikes: '0196a000-0000-7000-8000-00000000aaaa',
+      body: {}
+    }),
+    kept({
+      id: '0196a000-0000-7000-8000-00000000aaac',
+      kind: 'note',
+      at: '2026-05-03T20:00:02.000Z',
+      by: '=cmd',
+      source: 'person',
+      body: { text: '=HYPERLINK("x"), “said”, and\na new line' }
+    })
+  ];
+  const { data, errors } = Papa.parse<Record<string, string>>(logCsv(struck, fold(told.context, struck)), {
+    header: true,
+    skipEmptyLines: true
+  });
+
+  it('is read by another reader, one row an entry, in the documented columns', () => {
+    expect(errors).toEqual([]);
+    expect(data).toHaveLength(struck.length);
+    expect(Object.keys(data[0]!)).toEqual(columns.map((c) => c.name));
+    const described = readFileSync('docs/formats/README.md', 'utf8');
+    for (const c of columns) expect(described).toContain(`| \`${c.name}\` | ${c.means} |`);
+  });
+
+  it('carries the figures in stated units, and the whole body', () => {
+    const i = struck.findIndex((e) => e.kind === 'reading' && e.body.pressure !== undefined && typeof e.body.glass === 'number');
+    const body = struck[i]!.body as { pressure: number; glass: number; glassAt: number };
+    expect(Number(data[i]!.pressure_psi)).toBeCloseTo(body.pressure / 6894.757293, 2);
+    expect(Number(data[i]!.pressure_kpa)).toBeCloseTo(body.pressure / 1000, 2);
+    expect(Number(data[i]!.glass)).toBe(body.glass);
+    expect(JSON.parse(data[i]!.body!)).toEqual(body);
+  });
+
+  it('says what was struck, and lets no text become a formula', () => {
+    expect(data.at(-3)).toMatchObject({ struck: 'true', glass: 'top nut' });
+    expect(data.at(-2)).toMatchObject({ strikes: '0196a000-0000-7000-8000-00000000aaaa', struck: 'false' });
+    expect(data.at(-1)!.by).toBe("'=cmd");
+    expect(data.at(-1)!.said).toMatch(/^'=HYPERLINK/);
+    expect(JSON.parse(data.at(-1)!.body!)).toEqual({ text: '=HYPERLINK("x"), “said”, and\na new line' });
+  });
+});
