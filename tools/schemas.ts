@@ -4,10 +4,10 @@ import parse from 'joi-to-json';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { fitOutSchema } from '../src/core/engine';
-import { recordSchema } from '../src/core/formats';
+import { recordSchemaByKind } from '../src/core/formats';
 
 export const published: Record<string, { title: string; schema: Joi.Schema }> = {
-  'record.schema.json': { title: 'Joram record', schema: recordSchema },
+  'record.schema.json': { title: 'Joram record', schema: recordSchemaByKind },
   'fit-out.schema.json': { title: 'Joram fit-out', schema: fitOutSchema() }
 };
 

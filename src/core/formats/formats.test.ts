@@ -39,7 +39,7 @@ describe('a record as one document', () => {
 
   it.each<[string, (d: Record<string, never> & RecordDocument) => void, string, RegExp]>([
     ['another format', (d) => Object.assign(d, { format: 'joram.record/2' }), 'format', /must be “joram.record\/1”/],
-    ['a missing part', (d) => delete (d as Partial<RecordDocument>).procedure, 'procedure', /missing/],
+    ['a missing part', (d) => Reflect.deleteProperty(d, 'procedure'), 'procedure', /missing/],
     ['a misspelt part', (d) => Object.assign(d, { entires: [] }), 'entires', /spelling/],
     ['an entry of no kind', (d) => Object.assign(d.entries[3]!, { kind: 'explosion' }), 'entries.3.kind', /one of/],
     [

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { checkFitOut, type FitOut, type Problem } from '../engine';
-import { type Entry, entrySchema, inOrder } from '../log';
+import { bodySchemas, type Entry, entrySchema, inOrder, kinds } from '../log';
 import { phases, type Procedure, thingKeys } from '../procedure';
 
 /** An entry as it is kept: with when the server took it in. */
@@ -81,6 +81,17 @@ export const recordSchema = Joi.object({
   fitOut: Joi.object().unknown().required(),
   procedure: Joi.object({ library: words(40), steps: Joi.array().items(step).max(400).required() }).required(),
   entries: Joi.array().items(kept).max(mostEntries).required()
+});
+
+/**
+ * The same with every kind of entry spelt out beside its body: what the published JSON Schema is made from, which has no
+ * word for “depends on”. Checking goes by `recordSchema`, whose refusals name the field.
+ */
+export const recordSchemaByKind = recordSchema.keys({
+  entries: Joi.array()
+    .items(...kinds.map((kind) => kept.keys({ kind: Joi.valid(kind).required(), at: instant(), body: bodySchemas[kind].required() })))
+    .max(mostEntries)
+    .required()
 });
 
 const sentenceOf = ({ type, message, path, context }: Joi.ValidationErrorItem): string => {

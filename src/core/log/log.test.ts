@@ -3,9 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { patterns } from '../engine';
 import { compose } from '../procedure';
 import { psi, usualUnits } from '../units';
+import { tell } from '../../../demo/story';
+import { timeOrderedId } from './id';
 import {
   add,
   type Bodies,
+  carriedOver,
   checkEntry,
   type Context,
   type Entry,
@@ -15,7 +18,9 @@ import {
   type Kind,
   type Log,
   quickLine,
-  say
+  recordFigures,
+  say,
+  summarise
 } from '.';
 
 const fitOut = patterns.find((p) => p.fitOut.name === 'Little Bittern')!.fitOut;
@@ -209,6 +214,53 @@ describe('the quick line', () => {
     expect(quickLine('3/4', around([entry(50, 'reading', { glass: 0.3, glassAt: null })], 60)).asks[0]).toContain('10 s');
   });
 
+  it('hears the second of two things of one kind as a slip, not as the truth', () => {
+    expect(read('65 70').problem).toContain('70');
+    expect(read('1/2 3/4').problem).toContain('3/4');
+  });
+
+  it('never throws, and what it understands is always accepted, whatever is typed', () => {
+    const words = [
+      '65',
+      '½',
+      '1/2',
+      'coal',
+      'injector',
+      'on',
+      'off',
+      'to',
+      'tank',
+      'boiler',
+      'blower',
+      'lift',
+      'note',
+      'fault',
+      'nut',
+      'bottom',
+      '12c',
+      '0.5',
+      'kg',
+      '-3',
+      '💧',
+      'glass',
+      'a',
+      'in',
+      '',
+      '99999 psi',
+      'full'
+    ];
+    fc.assert(
+      fc.property(fc.array(fc.oneof(fc.constantFrom(...words), fc.string({ maxLength: 6 })), { maxLength: 7 }), (parts) => {
+        const heard = read(parts.join(' '));
+        if (heard.problem) expect(heard.entries).toEqual([]);
+        else expect(heard.echo).toHaveLength(heard.entries.length);
+        for (const e of heard.entries)
+          if (e.kind !== 'reading' || (e.body.pressure ?? 0) < 5e6)
+            expect(checkEntry({ id: id(1), at: '2026-06-13T10:00:00Z', ...e })).toHaveProperty('entry');
+      })
+    );
+  });
+
   it('says what it did not understand and logs nothing', () => {
     expect(read('65 wibble')).toEqual({ entries: [], echo: [], asks: [], problem: expect.stringContaining('wibble') });
   });
@@ -216,5 +268,121 @@ describe('the quick line', () => {
   it('says an entry in the reader’s units', () => {
     expect(say(entry(1, 'reading', { pressure: psi(65), glass: 0.5, glassAt: psi(65) }), usualUnits)).toBe('65\u2009psi · ½ glass');
     expect(say(entry(1, 'reading', { pressure: 450_000 }), { ...usualUnits, pressure: 'bar' })).toBe('4.5\u2009bar');
+  });
+});
+
+describe('what each kind of entry does', () => {
+  const after = (...made: Entry[]) => fold(context, made).state;
+
+  it('readings keep their age; the highest pressure stays', () => {
+    const state = after(
+      entry(1, 'reading', { pressure: psi(80) }),
+      entry(2, 'reading', { pressure: psi(60), temperature: 400, tank: 0.5 }),
+      entry(3, 'reading', { glass: 0.4, glassAt: null, glassNumber: 2 })
+    );
+    expect(state.pressure).toEqual({ value: psi(60), at: entry(2, 'note', { text: '' }).at });
+    expect(state.highest?.value).toBe(psi(80));
+    expect(state.tank?.value).toBe(0.5);
+    expect(state.glass).toBeUndefined();
+    expect(state.secondGlass?.value).toBe(0.4);
+  });
+
+  it('fire: lit, fuelled by weight and by rounds, out; a relight starts its clock again', () => {
+    const state = after(
+      entry(1, 'fire', { act: 'light' }),
+      entry(2, 'fire', { act: 'fuel on', fuel: 'coal', amount: 0.4 }),
+      entry(3, 'fire', { act: 'fuel on', fuel: 'coal' }),
+      entry(4, 'observation', { seen: 'fire out' })
+    );
+    expect(state.fire).toMatchObject({ rounds: 2, fuel: 0.4, outAt: entry(4, 'note', { text: '' }).at });
+    expect(state.open).toEqual({});
+    expect(
+      after(entry(1, 'fire', { act: 'light' }), entry(2, 'fire', { act: 'out' }), entry(3, 'fire', { act: 'light' })).fire.outAt
+    ).toBeUndefined();
+  });
+
+  it('feeds: where the water goes is kept while it runs, what was proven stays proven', () => {
+    const state = after(
+      entry(1, 'feed', { feed: 'Axle pump', on: true, to: 'both' }),
+      entry(2, 'feed', { feed: 'Axle pump', on: false, volume: 0.002, proven: true }),
+      entry(3, 'feed', { feed: 'Axle pump', on: true })
+    );
+    expect(state.feeds['Axle pump']).toMatchObject({ on: true, to: 'both', proven: true });
+    expect(state.fed).toBe(0.002);
+    expect(after(entry(1, 'tick', { step: 'prove-injectors', outcome: 'done' })).feeds.Injector).toMatchObject({ on: false, proven: true });
+    expect(after(entry(1, 'tick', { step: 'prove-injectors', outcome: 'skipped', reason: 'no' })).feeds.Injector).toBeUndefined();
+  });
+
+  it('the phase moves on by itself when nothing is left in it, and by word', () => {
+    const first = context.procedure.steps.filter((s) => s.phase === 'Look over');
+    const state = after(...first.map((s, i) => entry(i, 'tick', { step: s.key, outcome: i % 2 ? 'done' : 'skipped', reason: 'no' })));
+    expect(state.phase).toBe('Fill and oil');
+    expect(after(entry(1, 'phase', { phase: 'Raise' })).phase).toBe('Raise');
+    expect(after(entry(1, 'tick', { step: 'no such step', outcome: 'done' })).steps).toEqual({});
+  });
+
+  it('keeper, faults, lifts, override, signature', () => {
+    const state = after(
+      entry(1, 'handover', { to: 'Pim Larkwater', next: 'glass' }),
+      entry(2, 'fault', { text: 'weep', forbids: 'passengers' }),
+      entry(3, 'lift', { valve: 1, lifted: psi(91) }),
+      entry(4, 'override', { reason: 'steam test', of: ['papers'] }),
+      entry(5, 'sign', { as: 'examiner', name: 'Hesper' })
+    );
+    expect(state).toMatchObject({
+      keeper: 'Pim Larkwater',
+      faults: [{ text: 'weep' }],
+      lifts: [{ lifted: psi(91) }],
+      override: { reason: 'steam test' },
+      signatures: [{ as: 'examiner' }]
+    });
+    expect(state.endedAt).toBeUndefined();
+    expect(fold(context, [entry(6, 'sign', { as: 'keeper', name: 'Wenna' })]).state.endedAt).toBeDefined();
+  });
+});
+
+describe('what a finished steaming leaves', () => {
+  const told = tell(fitOut, { seed: 11, keeper: 'Wenna Thrale', begins: t0, running: 40, skips: { 'tubes-swept': 'Out of daylight' } });
+
+  it('skips with their reasons and things still open head the next list', () => {
+    expect(carriedOver(told)).toEqual([{ what: 'Tubes swept, blast nozzle looked at', how: 'skipped', reason: 'Out of daylight' }]);
+    const open = add(told, entry(99_999, 'thing', { thing: 'wicks', open: true }));
+    expect(carriedOver(open)[0]).toEqual({ what: 'wicks in', how: 'left open' });
+    expect(carriedOver(fold(context, [])).some((c) => c.how === 'not done')).toBe(true);
+  });
+
+  it('the summary and the figures come from the same two moments, and each figure shows them', () => {
+    const summary = summarise(told);
+    const by = Object.fromEntries(recordFigures(told).map((f) => [f.key, f.worked]));
+    expect(by.raise!.value).toBe(summary.raise);
+    expect(by.steam!.value).toBe(summary.inSteam);
+    expect(by.highest!.value).toBe(summary.highest);
+    expect(summary.raise).toBeGreaterThan(10 * 60);
+    expect(summary.skipped).toBe(1);
+    expect(summary.missed).toBe(0);
+    const lit = told.entries.find((e) => e.kind === 'tick' && e.body.step === 'match')!;
+    expect(by.raise!.steps[0]!.formula).toContain(lit.at.slice(11, 16));
+    expect(recordFigures(fold(context, []))).toEqual([]);
+  });
+
+  it('every entry of it can be said, in words without a hole', () => {
+    for (const e of told.entries) expect(say(e, usualUnits, told.context.procedure)).toMatch(/^(?!.*(undefined|NaN|\[object)).+$/);
+  });
+});
+
+describe('time-ordered ids', () => {
+  it('are UUIDs of version 7 that sort by when they were made', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 2 ** 45 }),
+        fc.integer({ min: 0, max: 2 ** 45 }),
+        fc.uint8Array({ minLength: 10, maxLength: 10 }),
+        (a, b, random) => {
+          const [x, y] = [timeOrderedId(a, random), timeOrderedId(b, random)];
+          expect(x).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
+          expect(Math.sign(x < y ? -1 : x > y ? 1 : 0)).toBe(Math.sign(a - b));
+        }
+      )
+    );
   });
 });

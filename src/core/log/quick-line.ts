@@ -237,6 +237,8 @@ const readers: readonly Reader[] = [
     if (draft.pressure !== undefined) return 0;
     for (const n of [2, 1]) {
       if (words.length < n) continue;
+      // A bare fraction is of the glass, never of a pound.
+      if (n === 1 && /^[\d\s]*[\d/⁄½⅓⅔¼¾⅛⅜⅝⅞]+$/.test(words[0]!) && /[/⁄½⅓⅔¼¾⅛⅜⅝⅞]/.test(words[0]!)) continue;
       const p = parseQuantity(words.slice(0, n).join(' '), 'pressure', units.pressure);
       if ('problem' in p) continue;
       if (n === 2 && parseNumber(words[1]!) !== undefined) continue;

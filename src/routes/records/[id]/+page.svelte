@@ -145,9 +145,9 @@
             {@const done = log.state.steps[step.key]}
             <p class="line">
               <span class="figure">{done ? clock(done.at) : '–'}</span><span
-                >{text(step.what)}{#if !done}{' '}<span class="second">(not done)</span>{:else if done.outcome === 'skipped'}{' '}<span
-                    class="second">(skipped: {done.reason})</span
-                  >{/if}{#if done?.initials}{' '}<span class="second">{done.initials}</span>{/if}</span
+                >{text(step.what)}{#if !done}<span class="second aside">(not done)</span>{:else if done.outcome === 'skipped'}<span
+                    class="second aside">(skipped: {done.reason})</span
+                  >{/if}{#if done?.initials}<span class="second aside">{done.initials}</span>{/if}</span
               >
             </p>
           {/each}
@@ -274,6 +274,9 @@
   }
   .cols .line {
     display: block;
+  }
+  .aside {
+    margin-left: 0.35em;
   }
   .plainly {
     border-top: 1px solid var(--rule);

@@ -1,0 +1,173 @@
+import { boilerShape, figures, patterns } from '$core/engine';
+import { checkEntry, fold } from '$core/log';
+import { compose } from '$core/procedure';
+import { psi, usualUnits } from '$core/units';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { sectionOf } from './draw/section';
+import { actionsOf, commonFaults } from './foot/quick-actions';
+import { keys } from './foot/keys';
+import { type EngineLine, plate, yardOrder } from './sheet/plate';
+import { age, span, until } from './sheet/when';
+import { workedText } from './sheet/worked-text';
+
+const t0 = Date.parse('2026-06-13T10:00:00Z');
+
+describe('the boiler section is the boiler', () => {
+  it.each(patterns.map((p) => [p.fitOut.name, p.fitOut] as const))('%s: to the same heights, and nothing dry sticks out', (_, fitOut) => {
+    const section = sectionOf(fitOut.boiler);
+    const shape = boilerShape(fitOut.boiler);
+    expect(Math.max(...section.shell.map((r) => r.z + r.h))).toBeCloseTo(shape.top, 9);
+    expect(Math.min(...section.shell.map((r) => r.z))).toBeCloseTo(shape.bottom, 9);
+    const inside = (x: number, z: number) =>
+      section.shell.some((r) => x >= r.x - 1e-9 && x <= r.x + r.w + 1e-9 && z >= r.z - 1e-9 && z <= r.z + r.h + 1e-9);
+    for (const r of [...section.dry, ...section.tubes])
+      for (const [x, z] of [
+        [r.x, r.z],
+        [r.x + r.w, r.z],
+        [r.x, r.z + r.h],
+        [r.x + r.w, r.z + r.h]
+      ] as const)
+        expect(inside(x, z)).toBe(true);
+    // The hottest metal that the sums use is the top of something drawn dry, or the pot's own side.
+    if (fitOut.boiler.form !== 'pot') {
+      const tops = (fitOut.boiler.form === 'vertical' ? section.dry : [...section.dry, ...section.tubes]).map((r) => r.z + r.h);
+      expect(Math.max(...tops)).toBeCloseTo(shape.heated, 9);
+    }
+  });
+});
+
+describe('quick actions', () => {
+  it.each(patterns.map((p) => [p.fitOut.name, p.fitOut] as const))(
+    '%s: every touch makes an entry that is accepted, every key does one thing',
+    (_, fitOut) => {
+      const { state } = fold({ fitOut, procedure: compose(fitOut), keeper: 'W' }, []);
+      const actions = actionsOf(fitOut, state, usualUnits);
+      expect(new Set(actions.map((a) => a.key)).size).toBe(actions.length);
+      for (const { key } of actions) expect(keys.map(([k]) => k.toLowerCase())).toContain(key);
+      const touches = actions.flatMap((a) => ('touch' in a ? [a.touch] : 'choices' in a ? a.choices : []));
+      expect(touches.length).toBeGreaterThan(5);
+      for (const { kind, body, word } of touches)
+        expect(checkEntry({ id: '00000000-0000-7000-8000-000000000001', kind, body, at: '2026-06-13T10:00:00Z' }), word).toHaveProperty(
+          'entry'
+        );
+      expect(commonFaults(fitOut).length).toBeGreaterThanOrEqual(4);
+    }
+  );
+
+  it('offers what fits: no coal on gas, no feed where there is none, the feed that runs is offered off', () => {
+    const words = (name: string, state = {}) => {
+      const { fitOut } = patterns.find((p) => p.fitOut.name === name)!;
+      const folded = fold({ fitOut, procedure: compose(fitOut), keeper: 'W' }, []).state;
+      return actionsOf(fitOut, { ...folded, ...state }, usualUnits);
+    };
+    expect(words('Old Scoop').map((a) => a.word)).not.toContain('Coal');
+    expect(words('Water Rail').map((a) => a.word)).not.toContain('Feed');
+    const feed = words('Little Bittern', { feeds: { Injector: { on: true, since: '', proven: true } } }).find((a) => a.word === 'Feed');
+    expect(feed).toMatchObject({ on: true, more: 'Injector on' });
+    expect(feed && 'choices' in feed && feed.choices.map((c) => c.word)).toEqual([
+      'Axle pump: water to boiler',
+      'Axle pump: water to tank',
+      'Tender hand pump on',
+      'Injector off'
+    ]);
+  });
+});
+
+describe('the Yard’s plates', () => {
+  const line = (more: Partial<EngineLine> = {}): EngineLine => ({
+    id: 'x',
+    name: 'X',
+    description: '',
+    scale: '',
+    openFaults: [],
+    papers: [{ kind: 'Boiler certificate', expires: '2027-06-01' }],
+    running: null,
+    planned: null,
+    last: null,
+    ...more
+  });
+  it.each<[string, Partial<EngineLine>, string, RegExp]>([
+    ['nothing wrong', {}, '', /Boiler certificate due in 11 months/],
+    ['a paper that runs out', { papers: [{ kind: 'Insurance', expires: '2026-06-20' }] }, 'caution', /Insurance runs out in 7 days/],
+    ['a paper that ran out', { papers: [{ kind: 'Insurance', expires: '2026-06-12' }] }, 'act', /Insurance ran out yesterday/],
+    ['no papers', { papers: [] }, 'caution', /No papers/],
+    ['a fault that is a note', { openFaults: [{ text: 'A weep', forbids: 'nothing' }] }, '', /A weep \(note\)/],
+    ['a fault against passengers', { openFaults: [{ text: 'A clack', forbids: 'passengers' }] }, 'caution', /not with passengers/],
+    [
+      'a bar before an old paper',
+      { openFaults: [{ text: 'Plug weeps', forbids: 'steaming' }], papers: [{ kind: 'Insurance', expires: '2026-01-01' }] },
+      'act',
+      /May not be steamed: Plug weeps/
+    ]
+  ])('%s', (_, more, tone, need) =>
+    expect(plate(line(more), undefined, usualUnits, t0)).toMatchObject({ tone, need: expect.stringMatching(need) })
+  );
+
+  it('in steam: phase, keeper, readings with their age, the worst warning first', () => {
+    const steam = {
+      id: 's',
+      keeper: 'Wenna',
+      phase: 'Run',
+      phaseSince: '2026-06-13T09:00:00Z',
+      litAt: '2026-06-13T08:00:00Z',
+      pressure: { value: psi(88), at: '2026-06-13T09:56:00Z' },
+      glass: { value: 0.5, at: '2026-06-13T09:59:40Z' },
+      warnings: [],
+      next: 'Last fire'
+    };
+    expect(plate(line(), steam, usualUnits, t0)).toMatchObject({
+      state: 'In steam · Run',
+      since: expect.stringMatching(/keeper Wenna\. 88\u2009psi 4 min ago, glass ½ just now/),
+      need: 'Next: Last fire',
+      tone: ''
+    });
+    expect(
+      plate(
+        line(),
+        { ...steam, warnings: [{ rank: 'act now' as const, what: 'No water seen', first: 'Low-water drill.' }] },
+        usualUnits,
+        t0
+      )
+    ).toMatchObject({ tone: 'act', need: 'No water seen. Low-water drill.' });
+  });
+
+  it('order: in steam, then planned by time, then by the next paper; whatever order they come in', () => {
+    const lines = [
+      line({ name: 'D', papers: [{ kind: 'k', expires: '2027-01-01' }] }),
+      line({ name: 'C', papers: [{ kind: 'k', expires: '2026-07-01' }] }),
+      line({ name: 'B', planned: { id: '', wantedAt: '2026-06-13T12:00:00Z', purpose: '' } }),
+      line({ name: 'A', running: { id: '', startedAt: '' } })
+    ];
+    fc.assert(
+      fc.property(fc.shuffledSubarray(lines, { minLength: 4 }), (some) => {
+        expect(
+          [...some]
+            .sort(yardOrder)
+            .map((l) => l.name)
+            .join('')
+        ).toBe('ABCD');
+      })
+    );
+  });
+});
+
+describe('words for time and figures', () => {
+  it('ages, spans, days to go', () => {
+    expect(age(t0 - 20_000, t0)).toBe('just now');
+    expect(age(t0 - 5 * 60_000, t0)).toBe('5 min ago');
+    expect(age(t0 - 125 * 60_000, t0)).toBe('2 h 5 min ago');
+    expect(span(34 * 60)).toBe('0:34');
+    expect(span(4 * 3600 + 10 * 60)).toBe('4:10');
+    expect(until('2026-06-13', t0)).toBe('last day today');
+    expect(until('2026-06-14', t0)).toBe('in 1 day');
+  });
+  it('every figure of every engine can be printed, in both systems', () => {
+    const imperial = { pressure: 'bar', temperature: '°F', volume: 'gal', mass: 'lb', length: 'in' } as const;
+    for (const { fitOut } of patterns)
+      for (const { worked, key } of figures(fitOut))
+        for (const units of [usualUnits, imperial])
+          for (const { value, kind } of [worked, ...worked.steps.flatMap((s) => [...s.inputs, s.result])])
+            expect(workedText(value, kind, units), `${fitOut.name} ${key}`).not.toMatch(/NaN|undefined|Infinity/);
+  });
+});

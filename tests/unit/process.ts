@@ -1,0 +1,47 @@
+import { spawn } from 'node:child_process';
+
+/** Another process of the built application, on any database. */
+export async function anotherProcess(databaseUrl: string): Promise<{ url: string; stop: () => Promise<unknown> }> {
+  const child = spawn(process.execPath, ['tests/unit/another-process.mjs'], {
+    env: { ...process.env, JORAM_TEST_SERVE_URL: databaseUrl },
+    stdio: ['ignore', 'pipe', 'inherit']
+  });
+  const ended = new Promise((done) => child.once('exit', done));
+  const port = await new Promise<string>((done, fail) => {
+    child.stdout.on('data', (text: Buffer) => /port (\d+)/.test(String(text)) && done(/port (\d+)/.exec(String(text))![1]!));
+    child.once('exit', (code) => fail(new Error(`the process ended with ${code}`)));
+  });
+  return {
+    url: `http://127.0.0.1:${port}`,
+    stop: () => {
+      child.kill('SIGTERM');
+      return ended;
+    }
+  };
+}
+
+/** Events of a Server-Sent Events feed, as they come. */
+export async function feed(url: string, headers: Record<string, string>) {
+  const stop = new AbortController();
+  const response = await fetch(url, { headers, signal: stop.signal });
+  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
+  let text = '';
+  return {
+    status: response.status,
+    /** Waits for an event whose data matches; gives back its id and data. */
+    async until(match: (data: string) => boolean, ms = 5000): Promise<{ id: string; data: string; waited: number }> {
+      const from = Date.now();
+      for (;;) {
+        for (const block of text.split('\n\n')) {
+          const data = /^data: (.*)$/m.exec(block)?.[1];
+          if (data && match(data)) return { id: /^id: (.*)$/m.exec(block)![1]!, data, waited: Date.now() - from };
+        }
+        const left = ms - (Date.now() - from);
+        const next = await Promise.race([reader.read(), new Promise<undefined>((done) => setTimeout(done, Math.max(0, left)))]);
+        if (!next || next.done) throw new Error(`nothing that matches came within ${ms} ms; so far: ${text.slice(-500)}`);
+        text += next.value;
+      }
+    },
+    stop: () => stop.abort()
+  };
+}
