@@ -86,8 +86,12 @@ async function start(/** @type {Flags} */ flags, /** @type {boolean} */ demo) {
 async function seedWhenNeeded(/** @type {{ admin: string }} */ db, /** @type {boolean} */ fresh) {
   const { default: postgres } = await import('postgres');
   const sql = postgres(db.admin, { max: 1 });
-  const [row] = await sql`select count(*)::int as n from club`.finally(() => sql.end());
+  const [row] = await sql`
+    select count(*)::int as n, coalesce((select max(received_at) from entry) < now() - interval '6 hours', false) as old from club`.finally(
+    () => sql.end()
+  );
   if (row?.n && !fresh) {
+    if (row.old) say('the scenario is from another day: --fresh makes it anew, with an engine in steam now');
     return demoPeople().people.map(signInLine).join('\n');
   }
   await during('making the Osier Fen scenario', () => seed(db, fresh));

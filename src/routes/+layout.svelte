@@ -2,9 +2,12 @@
   import 'carbon-components-svelte/css/all.css';
   import '$lib/joram.css';
   import { page } from '$app/state';
-  import { forget } from '$lib/foot/outbox';
+  import { onMount } from 'svelte';
+  import SignOut from '$lib/sheet/SignOut.svelte';
 
   let { data, children } = $props();
+  // Until the page is alive, what is drawn to be pointed at says so.
+  onMount(() => document.documentElement.setAttribute('data-live', ''));
   const places = [
     { href: '/', name: 'Yard' },
     { href: '/logbook', name: 'Logbook' },
@@ -15,15 +18,6 @@
       ? page.url.pathname === '/' || page.url.pathname.startsWith('/engines')
       : page.url.pathname.startsWith(href) || (href === '/logbook' && page.url.pathname.startsWith('/records'));
   const onFootplate = $derived(page.url.pathname.startsWith('/footplate'));
-
-  /** Entries that have not been delivered are never lost by signing out: they wait on this device. */
-  async function signOut(event: SubmitEvent) {
-    event.preventDefault();
-    const form = event.currentTarget as HTMLFormElement;
-    if (!(await forget())) return;
-    navigator.serviceWorker?.controller?.postMessage('forget pages');
-    form.submit();
-  }
 </script>
 
 <a class="skip" href="#main">Skip to the sheet</a>
@@ -35,7 +29,7 @@
       <a href="/settings" aria-current={here('/settings') ? 'page' : undefined}>{data.member.name}</a>
       <span class="club second">{data.member.club}{data.member.demo ? ', demo' : ''}</span>
     </span>
-    <form method="POST" action="/sign-out" onsubmit={signOut}><button class="quiet">Sign out</button></form>
+    <SignOut />
   </nav>
 {/if}
 <main id="main" tabindex="-1">{@render children()}</main>
@@ -51,7 +45,7 @@
     padding: 8px 16px 0;
   }
   .places > a,
-  .places button {
+  .places :global(button) {
     font: 600 1.0625rem/1.2 var(--narrow);
     padding: 8px 0;
     color: var(--ink);
@@ -88,7 +82,8 @@
       gap: 0 16px;
       padding: 4px 8px 0;
     }
-    .club {
+    .club,
+    .places :global(form) {
       display: none;
     }
   }

@@ -36,10 +36,10 @@
   <TitleBlock
     cells={[
       { label: 'Club', value: data.member?.club ?? '', wide: true },
-      { label: 'Day', value: day(time.now) },
+      { label: 'Day', value: day(time.now), desk: true },
       { label: 'In steam', value: String(groups[0]!.lines.length) },
       { label: 'Planned', value: String(groups[1]!.lines.length), desk: true },
-      { label: 'May not be steamed', value: String(barred), abnormal: barred > 0 }
+      { label: 'Barred', value: String(barred), abnormal: barred > 0 }
     ]}
   >
     {#snippet action()}

@@ -1,5 +1,5 @@
 import { error, json } from '@sveltejs/kit';
-import type Joi from 'joi';
+import Joi from 'joi';
 import { allowed, type Member, type Right } from './members';
 
 /** Largest body that an endpoint reads, bytes: a batch of 500 entries is about 150 kB, a record with 2,000 about 700. */
@@ -56,6 +56,13 @@ function whereInJson(text: string, message: string): string {
   const position = Number(/position (\d+)/.exec(message)?.[1] ?? text.length);
   return `line ${text.slice(0, position).split('\n').length}: ${message.replace(/ in JSON at position.*/, '')}`;
 }
+
+/** A day as 2026-06-13. (Joi's own isoDate turns it into a moment.) */
+export const isoDay = (sentence: string) =>
+  Joi.string()
+    .pattern(/^\d{4}-\d\d-\d\d$/)
+    .custom((day: string, helpers) => (Number.isNaN(Date.parse(day)) ? helpers.error('any.invalid') : day))
+    .messages({ '*': sentence });
 
 /** Checks input against a schema; the first thing wrong is answered with its field and sentence. */
 export function check<T>(schema: Joi.Schema, value: unknown): { value: T } | { field: string; sentence: string } {

@@ -1,5 +1,6 @@
 import { checkFitOut, type FitOut, type Problem } from '$core/engine';
 import Joi from 'joi';
+import { isoDay } from './answer';
 import type { Member } from './members';
 import { inClub, json } from './sql';
 import { newId } from './uuid';
@@ -61,17 +62,11 @@ export const papersOf = (club: string, id: string) =>
       >`select paper_id as id, kind, number, issued, expires from paper where club_id = ${club} and engine_id = ${id} order by expires limit 100`
   );
 
-const isoDate = (name: string) =>
-  Joi.string()
-    .isoDate()
-    .length(10)
-    .required()
-    .messages({ '*': `${name}: give the day as 2026-06-13.` });
 export const paperSchema = Joi.object({
   kind: Joi.string().trim().min(1).max(60).required().messages({ '*': 'Say what kind of paper it is, in at most 60 characters.' }),
   number: Joi.string().trim().allow('').max(60).default('').messages({ '*': 'A number has at most 60 characters.' }),
-  issued: isoDate('Issued'),
-  expires: isoDate('Runs out')
+  issued: isoDay('Issued: give the day as 2026-06-13.').required(),
+  expires: isoDay('Runs out: give the day as 2026-06-13.').required()
 }).custom((paper, helpers) =>
   paper.expires < paper.issued ? helpers.message({ custom: 'It cannot run out before it was issued.' }) : paper
 );

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { comeInAs, openEngine } from './people';
+import { alive, comeInAs, openEngine } from './people';
 import { expect, test } from './loopback';
 
 const views: Record<string, (page: Page) => Promise<unknown>> = {
@@ -66,7 +66,8 @@ for (const theme of ['sheet', 'lamp', 'sun'])
 test('the fit-out editor: figures follow, a bad value is explained at its field, a name that is taken is refused', async ({ page }) => {
   await comeInAs(page, 'wenna');
   await page.goto('/engines/new');
-  await page.getByRole('button', { name: /Start from: Small-gauge tank/ }).click();
+  await page.getByRole('link', { name: /Start from: Small-gauge tank/ }).click();
+  await alive(page);
   const before = await page
     .locator('aside')
     .getByRole('button', { name: /^Cold water to fill/ })

@@ -1,16 +1,27 @@
 import type { Page } from '@playwright/test';
 
+/** Waits until the page answers to touch: before that a click is lost. */
+export const alive = (page: Page) => page.locator('html[data-live]').waitFor();
+
+/** Opens a page and waits until it answers. */
+export async function visit(page: Page, path: string) {
+  await page.goto(path);
+  await alive(page);
+}
+
 /** Comes in as a member of the demo, in one touch. */
 export async function comeInAs(page: Page, signIn: string) {
   await page.goto('/sign-in');
   await page.locator(`button[name="demo"][value="${signIn}"]`).click();
   await page.waitForURL('/');
+  await alive(page);
 }
 
 export async function openEngine(page: Page, name: string) {
   await page.goto('/');
   await page.getByRole('link', { name, exact: true }).first().click();
   await page.waitForURL(/\/engines\//);
+  await alive(page);
 }
 
 /** Starts a steaming from the engine's page and stands on its Footplate. */
@@ -20,6 +31,7 @@ export async function start(page: Page, engine: string, purpose: string) {
   await page.getByLabel('What for').fill(purpose);
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.waitForURL(/\/footplate\//);
+  await alive(page);
 }
 
 /** Points at a height of a drawing, as a fraction from its bottom. */

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { comeInAs, pointAt, start } from './people';
+import { comeInAs, pointAt, start, visit } from './people';
 import { expect, test } from './loopback';
 
 /** Does what NOW asks for, whatever it is: a reading by pointing, by quick line, a lift, a wait. */
@@ -74,7 +74,7 @@ test('from cold to put away: Little Bittern, eight phases, a fault, the record, 
   const elsewhere = await browser.newContext();
   const other = await elsewhere.newPage();
   await comeInAs(other, 'idony');
-  await other.goto('/logbook');
+  await visit(other, '/logbook');
   const bring = async (name: string, text: string) => {
     await other.getByRole('button', { name: 'Bring in a record' }).click();
     await other.getByLabel('Record, JSON').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
@@ -82,10 +82,10 @@ test('from cold to put away: Little Bittern, eight phases, a fault, the record, 
   };
   await bring('broken.json', exported.slice(0, 4000));
   await expect(other.getByRole('alert')).toContainText('line');
-  await other.goto('/logbook');
+  await visit(other, '/logbook');
   await bring('wrong.json', exported.replace('"joram.record/1"', '"joram.record/9"'));
   await expect(other.getByRole('alert')).toContainText('format must be “joram.record/1”');
-  await other.goto('/logbook');
+  await visit(other, '/logbook');
   await bring('record.json', exported);
   await other.waitForURL(/\/records\//);
   await expect(other.locator('.a4')).toContainText('Jory Quillfeather');
@@ -102,7 +102,7 @@ test('two people on one Footplate see each other within a second; what one logs 
   const [one, two] = [await a.newPage(), await b.newPage()];
   await Promise.all([comeInAs(one, 'wenna'), comeInAs(two, 'pim')]);
   await start(one, 'Eelcatcher', 'Wash-out steaming');
-  await two.goto(one.url());
+  await visit(two, one.url());
   await expect(two.getByRole('heading', { name: 'EELCATCHER' })).toBeVisible();
 
   await one.locator('#quick-line').fill('note seen from the other side');

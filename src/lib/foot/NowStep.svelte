@@ -47,7 +47,7 @@
   <h2>{text(step.what)}</h2>
   <p class="how">{text(step.how)}</p>
   {#if step.caution}<p class="caution">▲ {text(step.caution)}</p>{/if}
-  {#if standing.is === 'open' && opened}<p class="gate">opened at {text(opened)}</p>{/if}
+  {#if standing.is === 'open' && opened && !lacking}<p class="gate">opened at {text(opened)}</p>{/if}
   {#if standing.is === 'waiting'}<p class="gate">{text(standing.waits.join('; '))}</p>{/if}
   {#if standing.is === 'blocked'}
     <ul class="gate">

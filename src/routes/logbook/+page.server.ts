@@ -1,12 +1,12 @@
 import { checkRecord } from '$core/formats';
-import { check, need, parseJson, recordLimit } from '$server/answer';
+import { check, isoDay, need, parseJson, recordLimit } from '$server/answer';
 import { yard } from '$server/engines';
 import { importRecord } from '$server/records';
 import { bookPage, logbook } from '$server/steamings';
 import { fail, redirect } from '@sveltejs/kit';
 import Joi from 'joi';
 
-const dayOrNothing = Joi.string().isoDate().length(10).empty('').messages({ '*': 'Give the day as 2026-06-13.' });
+const dayOrNothing = isoDay('Give the day as 2026-06-13.').empty('');
 const filter = Joi.object({
   engine: Joi.string().uuid().empty('').messages({ '*': 'Choose an engine of the club.' }),
   keeper: Joi.string().trim().max(120).empty('').messages({ '*': 'A name has at most 120 characters.' }),

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import SignOut from '$lib/sheet/SignOut.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { Button, Checkbox, CopyButton, Select, SelectItem } from 'carbon-components-svelte';
 
@@ -83,6 +84,7 @@
         </fieldset>
         <noscript><Button type="submit">Use it</Button></noscript>
       </form>
+      <SignOut />
     </section>
     <section class="box pad members">
       <h2 class="heading">Members</h2>

@@ -74,27 +74,6 @@ export const raise: readonly StepRule[] = [
     minutes: 1
   },
   {
-    key: 'leaks-30',
-    when: (f) => f.gauge && f.workingPressure > psi(40),
-    what: `Look round for leaks at ${p(psi(30))}`,
-    how: 'Every joint, the firebox, the backhead. Small ones often take up: write them down and look again at working pressure.',
-    why: 'A leak at 30 is known and small.',
-    caution: (f) =>
-      f.manholes + f.mudholes > 0 ? 'A hot door joint may be nipped gently at low pressure only, and never forced.' : undefined,
-    gates: at(psi(30)),
-    minutes: 3
-  },
-  {
-    key: 'leaks-50',
-    when: (f) => f.gauge && f.workingPressure > psi(75),
-    what: `Look round again at ${p(psi(50))}`,
-    how: 'The same joints. What took up, what did not, what is new.',
-    why: 'A leak that grows from 30 to 50 will not take up at working pressure.',
-    gates: at(psi(50)),
-    chore: true,
-    minutes: 2
-  },
-  {
     key: 'changeover',
     when: both(solid, fan),
     what: 'Blower on, then fan off',
@@ -141,6 +120,27 @@ export const raise: readonly StepRule[] = [
     must: true,
     minutes: 1,
     materials: ['tongs']
+  },
+  {
+    key: 'leaks-30',
+    when: (f) => f.gauge && f.workingPressure > psi(40),
+    what: `Look round for leaks at ${p(psi(30))}`,
+    how: 'Every joint, the firebox, the backhead. Small ones often take up: write them down and look again at working pressure.',
+    why: 'A leak at 30 is known and small.',
+    caution: (f) =>
+      f.manholes + f.mudholes > 0 ? 'A hot door joint may be nipped gently at low pressure only, and never forced.' : undefined,
+    gates: at(psi(30)),
+    minutes: 3
+  },
+  {
+    key: 'leaks-50',
+    when: (f) => f.gauge && f.workingPressure > psi(75),
+    what: `Look round again at ${p(psi(50))}`,
+    how: 'The same joints. What took up, what did not, what is new.',
+    why: 'A leak that grows from 30 to 50 will not take up at working pressure.',
+    gates: at(psi(50)),
+    chore: true,
+    minutes: 2
   },
   {
     key: 'pace',

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
+  import { page } from '$app/state';
   import { checkFitOut, type FitOut, patterns, type Problem } from '$core/engine';
   import { printText } from '$core/units';
   import FitOutForm from '$lib/form/FitOutForm.svelte';
@@ -8,11 +9,12 @@
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { FileUploaderButton } from 'carbon-components-svelte';
 
-  let chosen = $state.raw<FitOut>();
+  let brought = $state.raw<FitOut>();
   let wrong = $state<Problem[]>([]);
 
   /** A pattern is a starting point: its name is the demo's, and the owner gives their own. */
-  const start = (fitOut: FitOut) => (chosen = { ...fitOut, name: '' });
+  const pattern = $derived(patterns.find((p) => p.key === page.url.searchParams.get('pattern'))?.fitOut);
+  const chosen = $derived(brought ?? (pattern && { ...pattern, name: '' }));
   async function file(files: readonly File[]) {
     wrong = [];
     const [one] = files;
@@ -26,7 +28,7 @@
     }
     const checked = checkFitOut(document);
     if ('problems' in checked) wrong = checked.problems.map((p) => ({ path: p.path, sentence: `${p.path}: ${p.sentence}` }));
-    else chosen = checked.fitOut;
+    else brought = checked.fitOut;
   }
 </script>
 
@@ -62,9 +64,7 @@
                   <td>{p.title}</td>
                   <td class="second">{p.fitOut.boiler.form}, {p.fitOut.shell.material}</td>
                   <td class="num">{printText(p.fitOut.workingPressure, 'pressure', unitChoice())}</td>
-                  <td class="num"
-                    ><button class="plain" onclick={() => start(p.fitOut)} aria-label="Start from: {p.title}">Start from it</button></td
-                  >
+                  <td class="num"><a class="plain" href="?pattern={p.key}" aria-label="Start from: {p.title}">Start from it</a></td>
                 </tr>
               {/each}
             </tbody>

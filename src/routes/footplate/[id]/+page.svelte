@@ -62,7 +62,7 @@
   });
   // When every step waits, the nearest one is shown with what it waits for.
   const placed = $derived(chosen ?? plan.now ?? plan.next[0]);
-  const next = $derived(plan.next.filter((p) => p !== placed && p.step.key !== placed?.step.key).concat(chosen && plan.now ? [] : []));
+  const next = $derived(plan.next.filter((p) => p.step.key !== placed?.step.key));
   const finished = $derived(procedure.steps.every((s) => folded.steps[s.key]));
 
   let draft = $state<{ glass?: Glass; pressure?: number }>({});
@@ -496,6 +496,9 @@
   }
   .nexts {
     margin-top: 2px;
+    flex: 1 1 0;
+    min-height: 84px;
+    overflow: auto;
   }
   .nexts li {
     border-top: 1px solid var(--rule);
@@ -523,7 +526,9 @@
     overflow: hidden;
     text-overflow: ellipsis;
   }
+  /* What stands open is never scrolled away: the list above it is. */
   .open {
+    flex: none;
     margin-top: auto;
     border-top: 2px solid var(--ink);
     padding-top: 8px;

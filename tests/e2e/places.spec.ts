@@ -1,0 +1,129 @@
+import { comeInAs, openEngine, start, visit } from './people';
+import { expect, test } from './loopback';
+
+test('a Footplate that was opened once opens again with no network, and what is logged then is delivered later', async ({
+  page,
+  context
+}) => {
+  await comeInAs(page, 'wenna');
+  await start(page, 'Tin Heron', 'Kitchen table');
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  // The first page was fetched before the worker was there to keep it.
+  await page.reload();
+  await page.locator('#quick-line').fill('note before the tunnel');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('footer')).toContainText('All delivered');
+  await page.reload();
+  await context.setOffline(true);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'TIN HERON' })).toBeVisible();
+  await expect(page.locator('.entries')).toContainText('before the tunnel');
+  await page.locator('#quick-line').fill('note in the tunnel');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('footer')).toContainText('kept on this device');
+  // Closed and opened again without a network, it is still there.
+  await page.reload();
+  await expect(page.locator('.entries')).toContainText('in the tunnel');
+  await page.getByRole('button', { name: 'LOW WATER' }).click();
+  await expect(page.getByText('Is there water in the boiler?')).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the Footplate' }).click();
+  await context.setOffline(false);
+  await expect(page.locator('footer')).toContainText('All delivered', { timeout: 15_000 });
+  const kept = await page.request.get(`/api/steamings/${page.url().split('/').at(-1)}/entries`);
+  expect((await kept.text()).match(/in the tunnel/g)).toHaveLength(1);
+});
+
+test('units are the reader’s own: everything follows, nothing stored changes', async ({ page }) => {
+  await comeInAs(page, 'hesper');
+  await openEngine(page, 'Old Scoop');
+  await expect(page.locator('header')).toContainText('60\u2009psi');
+  await visit(page, '/settings');
+  await page.getByLabel('Pressure').selectOption('bar');
+  await page.getByLabel('Water').selectOption('gal');
+  await page.getByLabel('Length').selectOption('in');
+  await page.getByRole('button', { name: 'Save units' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await openEngine(page, 'Old Scoop');
+  await expect(page.locator('header')).toContainText('4.1\u2009bar');
+  await expect(page.locator('figure svg')).toContainText('in');
+  await page.getByRole('button', { name: /^Cold water to fill/ }).click();
+  await expect(page.locator('.working')).toContainText('gal');
+  await expect(page.locator('.working')).toContainText('steam tables');
+  const stored = await page.request.get(`/api/engines/${page.url().split('/').at(-1)}`);
+  expect((await stored.json()).fitOut.workingPressure).toBeCloseTo(60 * 6894.757293, 3);
+});
+
+test('the theme belongs to the device', async ({ page }) => {
+  await comeInAs(page, 'pim');
+  await visit(page, '/settings');
+  await page.getByLabel(/^Lamp/).check();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamp');
+  await page.goto('/');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamp');
+});
+
+test('faults: a bar is cleared by those who may, with what fixed it; a note by any keeper', async ({ page, browser, baseURL }) => {
+  await comeInAs(page, 'tamsel');
+  await visit(page, '/faults');
+  const row = (text: string) => page.locator('tr', { hasText: text });
+  await expect(row('Gas leak at the jet holder')).toContainText('cleared by a steward, an owner or the examiner');
+  await row('Second burner slow to take').getByRole('button', { name: 'Mark as fixed' }).click();
+  await page.getByLabel(/What fixed it/).fill('Jet cleared, both burners take at full');
+  await page.getByRole('button', { name: 'It is fixed' }).click();
+  await expect(row('Second burner slow to take')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Fixed', exact: true }).click();
+  await expect(row('Second burner slow to take')).toContainText('Jet cleared');
+
+  const context = await browser.newContext({ baseURL });
+  const steward = await context.newPage();
+  await comeInAs(steward, 'corrin');
+  await visit(steward, '/faults');
+  await steward.locator('tr', { hasText: 'Gas leak at the jet holder' }).getByRole('button', { name: 'Mark as fixed' }).click();
+  await steward.getByLabel(/What fixed it/).fill('New washer, leak tested twice');
+  await steward.getByRole('button', { name: 'It is fixed' }).click();
+  await expect(steward.locator('tr', { hasText: 'Gas leak at the jet holder' })).toHaveCount(0);
+  await context.close();
+});
+
+test('papers: what is wrong is said at the form, a paper that is added counts at once', async ({ page }) => {
+  await comeInAs(page, 'hesper');
+  await openEngine(page, 'Snipe');
+  await page.getByRole('button', { name: 'Add a paper' }).click();
+  await page.getByLabel('Issued').fill('2026-11-01');
+  await page.getByLabel('Runs out').fill('2026-10-01');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByRole('alert')).toContainText('cannot run out before it was issued');
+  await page.getByLabel('Runs out').fill('2028-10-01');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.locator('section', { hasText: 'Papers' }).last()).toContainText('1 Oct 2028');
+});
+
+test('the Logbook: filtered by engine and day, a page at a time, and it says when nothing fits', async ({ page }) => {
+  await comeInAs(page, 'wenna');
+  await visit(page, '/logbook');
+  const rows = page.locator('tbody tr');
+  await expect(rows).toHaveCount(20);
+  await page.getByRole('button', { name: 'Next page' }).click();
+  await expect(page).toHaveURL(/page=2/);
+  await page.getByLabel('Engine').selectOption({ label: 'Old Scoop' });
+  await page.getByRole('button', { name: 'Show' }).click();
+  await expect(rows).toHaveCount(3);
+  await expect(rows.first()).toContainText('Old Scoop');
+  await page.getByLabel('From').fill('2031-01-01');
+  await page.getByRole('button', { name: 'Show' }).click();
+  await expect(page.getByText('No record fits')).toBeVisible();
+  await page.goto('/logbook?from=yesterday');
+  await expect(page.getByText('Give the day as 2026-06-13.')).toBeVisible();
+});
+
+test('a page that is not there says so and what to do', async ({ page }) => {
+  await comeInAs(page, 'pim');
+  for (const path of ['/nowhere', '/engines/00000000-0000-7000-8000-000000000000', '/records/nonsense']) {
+    const answer = await page.goto(path);
+    expect(answer!.status()).toBe(404);
+    await expect(page.getByRole('link', { name: 'Go to the Yard' })).toBeVisible();
+  }
+  const refused = await page.goto('/engines/new');
+  expect(refused!.status()).toBe(403);
+  await expect(page.getByText('Ask the club’s owner or a steward.')).toBeVisible();
+});
