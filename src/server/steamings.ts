@@ -1,6 +1,7 @@
 import type { FitOut } from '$core/engine';
 import { type Entry, type EntryOf, fold, type Log, type Summary, summarise } from '$core/log';
 import { compose, type Procedure } from '$core/procedure';
+import { format, parseISO } from 'date-fns';
 import { allowed, type Member } from './members';
 import { inClub, json, type Tx } from './sql';
 import { newId } from './uuid';
@@ -101,7 +102,7 @@ async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string
   return {
     stops: [
       ...faults.filter((f) => f.forbids === 'steaming').map((f) => `Open fault: ${f.text}`),
-      ...papers.filter((p) => p.expires < today).map((p) => `${p.kind} ran out on ${p.expires}`),
+      ...papers.filter((p) => p.expires < today).map((p) => `${p.kind} ran out on ${format(parseISO(p.expires), 'd MMM yyyy')}`),
       ...(papers.length ? [] : ['No papers are recorded for this engine'])
     ],
     passengers: faults.filter((f) => f.forbids === 'passengers').map((f) => f.text)

@@ -5,8 +5,12 @@
   import { unitChoice } from '../sheet/unit-choice';
   import { sectionOf } from './section';
 
-  let { fitOut, height = 400 }: { fitOut: FitOut; height?: number } = $props();
+  let { fitOut, height: wanted = 400 }: { fitOut: FitOut; height?: number } = $props();
   let width = $state(800);
+  /** On a narrow sheet the enlarged glass stands under the boiler instead of beside it. */
+  const stacked = $derived(width < 600 && fitOut.glasses.length > 0);
+  const boilerTall = $derived(stacked ? Math.min(wanted, width * 0.42 + 70) : wanted);
+  const height = $derived(stacked ? boilerTall + 250 : wanted);
   const units = $derived(unitChoice());
   const shape = $derived(boilerShape(fitOut.boiler));
   const section = $derived(sectionOf(fitOut.boiler));
@@ -21,7 +25,7 @@
   /** Room for leaders at the right, dimensions below. */
   const margin = $derived({
     left: 26,
-    right: fitOut.glasses.length ? (width < 560 ? 214 : 268) : width < 560 ? 150 : 200,
+    right: stacked ? 24 : fitOut.glasses.length ? 268 : width < 560 ? 150 : 200,
     top: 22,
     bottom: 46
   });
@@ -30,7 +34,7 @@
       1,
       Math.min(
         (width - margin.left - margin.right) / (bounds.x1 - bounds.x0),
-        (height - margin.top - margin.bottom) / (bounds.z1 - bounds.z0)
+        (boilerTall - margin.top - margin.bottom) / (bounds.z1 - bounds.z0)
       )
     )
   );
@@ -38,7 +42,7 @@
   const aside = $derived(Math.max(0, (width - margin.left - margin.right - (bounds.x1 - bounds.x0) * scale) / 2));
   const px = (x: number) => margin.left + aside + (x - bounds.x0) * scale;
   const used = $derived((bounds.z1 - bounds.z0) * scale);
-  const py = (z: number) => margin.top + (height - margin.top - margin.bottom - used) / 2 + (bounds.z1 - z) * scale;
+  const py = (z: number) => margin.top + (boilerTall - margin.top - margin.bottom - used) / 2 + (bounds.z1 - z) * scale;
   const end = $derived(px(bounds.x1));
 
   interface Level {
@@ -92,9 +96,16 @@
       Math.min(g.bottomNut, shape.heated) - 0.06 * (g.topNut - g.bottomNut),
       g.bottomNut - (g.topNut - g.bottomNut) * 0.5
     );
-    const tall = height - margin.top - 56;
-    const y = (z: number) => margin.top + 30 + ((g.topNut - z) / (g.topNut - low)) * (tall - 28);
-    return { x: end + 52, y, low, nuts: [y(g.topNut), y(g.bottomNut)] as const, times: (tall - 28) / (g.topNut - low) / scale };
+    const top = stacked ? boilerTall : margin.top;
+    const tall = (stacked ? 250 : height - margin.top) - 56;
+    const y = (z: number) => top + 30 + ((g.topNut - z) / (g.topNut - low)) * (tall - 28);
+    return {
+      x: stacked ? 48 : end + 52,
+      y,
+      low,
+      nuts: [y(g.topNut), y(g.bottomNut)] as const,
+      times: (tall - 28) / (g.topNut - low) / scale
+    };
   });
   /** Leaders' words are pushed apart downwards, then the whole column is kept inside the sheet. */
   const placed = $derived.by(() => {
@@ -181,10 +192,10 @@
     {/each}
     {#if detail}
       {@const [g] = fitOut.glasses}
-      <path
-        class="zoom"
-        d="M{end} {py(g!.topNut)}L{detail.x - 8} {detail.nuts[0]}M{end} {py(g!.bottomNut)}L{detail.x - 8} {detail.nuts[1]}"
-      />
+      {#if !stacked}<path
+          class="zoom"
+          d="M{end} {py(g!.topNut)}L{detail.x - 8} {detail.nuts[0]}M{end} {py(g!.bottomNut)}L{detail.x - 8} {detail.nuts[1]}"
+        />{/if}
       <rect class="gw" x={detail.x} y={detail.y(waterTop)} width="18" height={Math.max(0, detail.nuts[1] - detail.y(waterTop))} />
       <path class="thin tube-wall" d="M{detail.x} {detail.nuts[0]}V{detail.nuts[1]}M{detail.x + 18} {detail.nuts[0]}V{detail.nuts[1]}" />
       <rect class="nut" x={detail.x - 7} y={detail.nuts[0] - 12} width="32" height="12" />

@@ -32,6 +32,8 @@
   };
   const mark = { done: '✓', skipped: '–', open: '○', waiting: '…', blocked: '×' } as const;
   const text = (t: string) => printMarks(t, unitChoice());
+  /** The procedure opens where the work is. */
+  const bringHere = (element: Element) => void setTimeout(() => element.scrollIntoView({ block: 'start' }), 50);
 </script>
 
 <Modal bind:open passiveModal modalHeading="All steps" size="lg" hasScrollingContent>
@@ -39,7 +41,7 @@
     {#each phases as phase (phase)}
       {@const here = steps.filter((s) => s.phase === phase)}
       {#if here.length}
-        <section>
+        <section {@attach phase === log.state.phase && bringHere}>
           <div class="head">
             <h3>{phase} <span class="second">{here.filter((s) => log.state.steps[s.key]).length} of {here.length}</span></h3>
             {#if phase === log.state.phase}<span class="label">now</span>{:else}<button class="quiet" onclick={() => onphase(phase)}

@@ -103,9 +103,14 @@
   .plain.on {
     border-width: 3px;
   }
-  @media (max-width: 600px) {
+  @media (max-width: 1000px) {
     .grid[aria-label='Quick actions'] {
-      grid-template-columns: repeat(4, minmax(0, 1fr));
+      display: flex;
+      overflow-x: auto;
+      scrollbar-width: none;
+    }
+    .grid[aria-label='Quick actions'] .plain {
+      flex: 0 0 5.25rem;
     }
     .grid .plain {
       font-size: 0.9375rem;

@@ -82,7 +82,7 @@
     <div class="tabs" role="tablist" aria-label="Parts of the fit-out">
       {#each sections as { name, keys }, i (name)}
         <button type="button" role="tab" aria-selected={section === i} onclick={() => (section = i)}
-          >{name}{#if of(keys)}<span class="act"> ■ {of(keys)}</span>{/if}</button
+          >{name}{#if of(keys)}<span class="act wrong">■ {of(keys)}</span>{/if}</button
         >
       {/each}
     </div>
@@ -138,6 +138,9 @@
   }
   .tabs button[aria-selected='true'] {
     border-color: var(--ink);
+  }
+  .wrong {
+    margin-left: 6px;
   }
   .fields {
     display: grid;

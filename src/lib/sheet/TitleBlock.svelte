@@ -64,6 +64,9 @@
     font-weight: 500;
     font-size: 1rem;
   }
+  .more::before {
+    content: ' · ';
+  }
   .abnormal .value {
     color: var(--act);
   }
@@ -79,12 +82,14 @@
     padding: 8px 20px;
   }
   @media (max-width: 600px) {
-    .block:has(.action) {
-      flex-wrap: nowrap;
+    /* Beside the cells where there is room, a row of its own where there is not. */
+    .action {
+      flex: 1 0 auto;
     }
     .action :global(> *) {
       font-size: 1.0625rem;
       padding: 4px 12px;
+      flex: 1;
     }
     .value {
       font-size: 1.0625rem;
@@ -94,6 +99,9 @@
     }
     .more {
       display: block;
+    }
+    .more::before {
+      content: none;
     }
     .value {
       overflow-wrap: break-word;

@@ -29,7 +29,7 @@
     cells={[
       { label: 'Club', value: data.member?.club ?? '', wide: true },
       { label: 'Sheet', value: 'Logbook' },
-      { label: 'Records', value: String(data.total), more: filtered ? ' as filtered' : '' }
+      { label: 'Records', value: String(data.total), more: filtered ? 'as filtered' : '' }
     ]}
   >
     {#snippet action()}{#if data.rights.includes('import')}<button class="plain go" onclick={() => (importing = true)}

@@ -38,7 +38,7 @@
   <TitleBlock
     cells={[
       { label: 'Engine', value: f.name, wide: true },
-      { label: 'Class', value: `${f.description} · ${f.scale} · ${f.shell.material}` },
+      { label: 'Class', value: `${f.description} · ${f.scale} · ${f.shell.material}`, desk: true },
       { label: 'WP', value: printText(f.workingPressure, 'pressure', units) },
       { label: 'State', value: barred && !data.running ? 'May not be steamed' : standing, abnormal: barred && !data.running, desk: true },
       nextPaper

@@ -144,9 +144,9 @@
       value: folded.phase,
       more: folded.fire.litAt
         ? folded.fire.outAt
-          ? ` · fire out ${clock(folded.fire.outAt)}`
-          : ` · ${span((time.now - Date.parse(folded.fire.litAt)) / 1000)} since lit`
-        : ` · begun ${clock(folded.began ?? data.now)}`
+          ? `fire out ${clock(folded.fire.outAt)}`
+          : `${span((time.now - Date.parse(folded.fire.litAt)) / 1000)} since lit`
+        : `begun ${clock(folded.began ?? data.now)}`
     },
     { label: 'Keeper', value: folded.keeper, desk: true }
   ]);
@@ -308,7 +308,9 @@
                 )}{:else}<span class="second words">not read</span>{/if}
             </p>
             <p class="age second">
-              {read ? `${age(read.at, time.now)}${read.pressure !== null ? ` at ${printText(read.pressure, 'pressure', units)}` : ''}` : ''}
+              {#if read}{age(read.at, time.now)}{#if read.pressure !== null}<span class="taken"
+                    >at {printText(read.pressure, 'pressure', units)}</span
+                  >{/if}{/if}
             </p>
           </div>
         {/each}
@@ -372,10 +374,12 @@
 
     <section class="box pad log" aria-label="Log">
       <div class="line"><QuickLine {fitOut} state={folded} onlog={(entries) => steaming.recordAll(entries)} /></div>
-      <QuickActions bind:this={quick} {fitOut} state={folded} {record} bind:chosen={action} />
-      {#if steaming.undoable}
-        <p class="undo" role="status"><span>Logged.</span><button class="plain" onclick={() => steaming.undo()}>Undo</button></p>
-      {/if}
+      <div class="thumb">
+        {#if steaming.undoable}
+          <p class="undo" role="status"><span>Logged.</span><button class="plain" onclick={() => steaming.undo()}>Undo</button></p>
+        {/if}
+        <QuickActions bind:this={quick} {fitOut} state={folded} {record} bind:chosen={action} />
+      </div>
       <div class="entries"><LogList {log} me={data.member!.name} onstrike={(id) => steaming.strike(id)} /></div>
     </section>
   </div>
@@ -610,6 +614,18 @@
     min-height: 1.25rem;
     white-space: nowrap;
   }
+  .taken {
+    margin-left: 0.3em;
+  }
+  .readings.two .age {
+    white-space: normal;
+    line-height: 1.15;
+    min-height: 2.3em;
+  }
+  .readings.two .taken {
+    display: block;
+    margin: 0;
+  }
   .hint {
     /* Its words never widen the instruments' column. */
     width: 0;
@@ -645,6 +661,10 @@
     min-height: 120px;
     overflow: auto;
     border-bottom: 1px solid var(--rule);
+  }
+  .thumb {
+    display: grid;
+    gap: 8px;
   }
   .undo {
     display: flex;
@@ -726,6 +746,15 @@
     .age {
       white-space: normal;
     }
+    .readings.two .age {
+      min-height: 0;
+    }
+    .readings.two .taken {
+      display: none;
+    }
+    .nexts {
+      order: 1;
+    }
     .touch,
     .nexts li:not(:first-child) {
       display: none;
@@ -735,12 +764,23 @@
       padding-top: 4px;
       border-top-width: 1px;
     }
-    .line {
-      order: 1;
+    .nexts {
+      flex: none;
+      min-height: 0;
     }
-    .undo,
-    .entries {
-      order: 2;
+    /* Under the thumb, whatever the page is scrolled to; what is chosen opens upward. */
+    .thumb {
+      position: fixed;
+      inset: auto 0 0 0;
+      z-index: 6;
+      max-height: 70dvh;
+      overflow-y: auto;
+      padding: 8px;
+      background: var(--paper);
+      border-top: 2px solid var(--ink);
+    }
+    .page {
+      padding-bottom: 88px;
     }
     .entries {
       max-height: 420px;
