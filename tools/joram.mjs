@@ -41,8 +41,7 @@ async function database(name, data) {
     app.password = /** @type {string} */ (password);
     return { admin: given, app: app.href };
   }
-  const cluster = await startCluster(data);
-  undo.push(cluster.stop);
+  const cluster = await startCluster(data, (stop) => undo.push(stop));
   await ensureDatabase(cluster.url('postgres'), name);
   await migrate(cluster.url(name), cluster.secrets.app);
   return { admin: cluster.url(name), app: cluster.url(name, 'app') };
@@ -201,8 +200,7 @@ const dbVerbs = {
     say(`the cluster in ${dataFolder()} is gone`);
   },
   psql: async () => {
-    const cluster = await startCluster();
-    undo.push(cluster.stop);
+    const cluster = await startCluster(undefined, (stop) => undo.push(stop));
     spawnSync('psql', [cluster.url(process.argv[4] ?? 'joram_demo')], { stdio: 'inherit' });
   }
 };
@@ -268,6 +266,8 @@ async function leaveWith(/** @type {number} */ code) {
 }
 
 main().catch((error) => {
+  // Interrupted work fails for no reason of its own.
+  if (leaving) return;
   console.error(error instanceof Stop ? `joram: ${error.message}` : error);
   return leave(1);
 });
