@@ -259,6 +259,7 @@ async function main() {
 }
 
 async function leaveWith(/** @type {number} */ code) {
+  if (leaving) return;
   leaving = true;
   for (const step of undo.reverse()) await Promise.resolve(step()).catch(() => {});
   if (closing) console.log(closing);
