@@ -1,3 +1,4 @@
+export * from './check';
 export { expectation, type Field, type Group, type Problem } from './fields';
 export * from './figures';
 export * from './fit-out';

@@ -2,7 +2,7 @@ import { usualUnits } from '$core/units';
 import { invite } from '$server/accounts';
 import { check, need } from '$server/answer';
 import { membersOf, type Role, roles, saveUnits, unitsSchema } from '$server/members';
-import { fail } from '@sveltejs/kit';
+import { fail, redirect } from '@sveltejs/kit';
 
 const themes = ['sheet', 'lamp', 'sun'];
 
@@ -29,7 +29,8 @@ export const actions = {
       secure: url.protocol === 'https:',
       httpOnly: true
     });
-    return { at: 'theme', done: true };
+    // Asked for anew, so that the page itself comes in the theme.
+    redirect(303, '/settings');
   },
   invite: async ({ request, locals, url }) => {
     const member = need(locals, 'invite');

@@ -2,11 +2,9 @@
   import { goto } from '$app/navigation';
   import type { Bodies, Kind } from '$core/log';
   import { glassReading } from '$core/log';
-  import { type Phase, phases, things, type ThingKey } from '$core/procedure';
-  import { type Glass, isLevel, printGlass, printMarks, printText } from '$core/units';
-  import { due, nextGlance, standing, warnings } from '$core/watch';
-  import GlassDrawing from '$lib/draw/GlassDrawing.svelte';
-  import PressureScale from '$lib/draw/PressureScale.svelte';
+  import { type Phase, phases, type ThingKey } from '$core/procedure';
+  import { type Glass, printMarks, printText } from '$core/units';
+  import { due, standing, warnings } from '$core/watch';
   import Trend from '$lib/draw/Trend.svelte';
   import { actNow, once, stayAwake } from '$lib/foot/alarm';
   import AllSteps from '$lib/foot/AllSteps.svelte';
@@ -14,13 +12,15 @@
   import HandOver from '$lib/foot/HandOver.svelte';
   import { keys } from '$lib/foot/keys';
   import LogList from '$lib/foot/LogList.svelte';
+  import NextSteps from '$lib/foot/NextSteps.svelte';
   import NowStep from '$lib/foot/NowStep.svelte';
+  import OpenThings from '$lib/foot/OpenThings.svelte';
   import QuickActions from '$lib/foot/QuickActions.svelte';
   import QuickLine from '$lib/foot/QuickLine.svelte';
+  import Readings from '$lib/foot/Readings.svelte';
   import SignOff from '$lib/foot/SignOff.svelte';
   import { Steaming } from '$lib/foot/steaming.svelte';
   import { ticking } from '$lib/sheet/clock.svelte';
-  import Quantity from '$lib/sheet/Quantity.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { age, clock, span } from '$lib/sheet/when';
@@ -52,8 +52,6 @@
   const folded = $derived(steaming.log.state);
   const plan = $derived(due(procedure, folded, time.now));
   const alarms = $derived(warnings(fitOut, folded, time.now));
-  const glance = $derived(nextGlance(fitOut, folded));
-  const stale = (at: string | undefined) => at !== undefined && time.now - Date.parse(at) > 10 * 60_000;
 
   let chosenKey = $state<string>();
   const chosen = $derived.by(() => {
@@ -65,7 +63,6 @@
   const next = $derived(plan.next.filter((p) => p.step.key !== placed?.step.key));
   const finished = $derived(procedure.steps.every((s) => folded.steps[s.key]));
 
-  let draft = $state<{ glass?: Glass; pressure?: number }>({});
   let action = $state<string>();
   let quick: QuickActions | undefined = $state();
   let drill = $state(false);
@@ -93,6 +90,12 @@
   const pickGlass = (glass: Glass, which: number) =>
     record('reading', { ...glassReading(glass, folded), ...(which ? { glassNumber: 2 as const } : {}) });
   const pickPressure = (pressure: number) => record('reading', { pressure });
+
+  /** What stood open is shut: by its valve where it has one. */
+  const close = (thing: ThingKey) =>
+    thing === 'drains' || thing === 'vent' || thing === 'fan'
+      ? record('valve', { valve: thing, open: 0 })
+      : record('thing', { thing, open: false });
 
   function noWater() {
     steaming.recordAll([
@@ -237,135 +240,12 @@
           >{plan.missed.length} earlier {plan.missed.length === 1 ? 'step' : 'steps'} not done</button
         >
       {/if}
-      <div class="nexts">
-        <div class="row between">
-          <p class="label">Next</p>
-          <button class="quiet" onclick={() => (open.steps = true)}>All steps</button>
-        </div>
-        <ul>
-          {#each next.slice(0, 6) as p (p.step.key)}
-            <li>
-              <button onclick={() => (chosenKey = p.step.key)}
-                ><span>{text(p.step.what)}</span><span class="figure"
-                  >{p.standing.is === 'waiting'
-                    ? text(p.standing.waits[0] ?? '').replace(/^opens (at |when seen: |when it has fallen to )/, '')
-                    : p.standing.is === 'blocked'
-                      ? 'not yet'
-                      : p.step.phase !== folded.phase
-                        ? p.step.phase
-                        : ''}</span
-                ></button
-              >
-            </li>
-          {/each}
-        </ul>
-      </div>
-      <div class="open">
-        <p class="label">Open{Object.keys(folded.open).length ? ': touch one when it is closed' : ''}</p>
-        <ul class="chips">
-          {#each Object.keys(folded.open) as thing (thing)}
-            <li>
-              <button
-                onclick={() =>
-                  record(
-                    thing === 'drains' || thing === 'vent' || thing === 'fan' ? 'valve' : 'thing',
-                    thing === 'drains' || thing === 'vent' || thing === 'fan'
-                      ? { valve: thing, open: 0 }
-                      : ({ thing: thing as ThingKey, open: false } as never)
-                  )}
-                title={things[thing as ThingKey].close}>{things[thing as ThingKey].open}</button
-              >
-            </li>
-          {:else}<li class="second">Nothing</li>{/each}
-        </ul>
-      </div>
+      <NextSteps {next} phase={folded.phase} onchoose={(k) => (chosenKey = k)} onall={() => (open.steps = true)} />
+      <OpenThings open={folded.open} onclose={close} />
     </section>
 
     <section class="box pad read" aria-label="Readings">
-      <div class="readings" class:two={fitOut.glasses.length > 1}>
-        {#each fitOut.glasses as _, i (i)}
-          {@const read = i ? folded.secondGlass : folded.glass}
-          <div class="instrument">
-            <p class="label">{fitOut.glasses.length > 1 ? `Glass ${i + 1}` : 'Glass'}</p>
-            <div class="drawing">
-              <GlassDrawing
-                glass={read?.value}
-                levels={fitOut.levels}
-                name={fitOut.glasses.length > 1 ? `Gauge glass ${i + 1}` : 'Gauge glass'}
-                stale={stale(read?.at)}
-                abnormal={read !== undefined &&
-                  isLevel(read.value) &&
-                  read.value <= fitOut.levels.lowest &&
-                  folded.fire.litAt !== undefined &&
-                  !folded.fire.outAt}
-                onpick={(g) => pickGlass(g, i)}
-                ondraft={(g) => (draft = i ? {} : { glass: g })}
-              />
-            </div>
-            <p class="big">
-              {#if draft.glass !== undefined && !i}<span class="draft">{@render level(draft.glass)}</span>{:else if read}{@render level(
-                  read.value
-                )}{:else}<span class="second words">not read</span>{/if}
-            </p>
-            <p class="age second">
-              {#if read}{age(read.at, time.now)}{#if read.pressure !== null}<span class="taken"
-                    >at {printText(read.pressure, 'pressure', units)}</span
-                  >{/if}{/if}
-            </p>
-          </div>
-        {/each}
-        {#if fitOut.gauge}
-          <div class="instrument">
-            <p class="label">Pressure</p>
-            <div class="drawing">
-              <PressureScale
-                pressure={folded.pressure?.value}
-                workingPressure={fitOut.workingPressure}
-                {marks}
-                stale={stale(folded.pressure?.at)}
-                onpick={pickPressure}
-                ondraft={(p) => (draft = { pressure: p })}
-              />
-            </div>
-            <p class="big">
-              {#if draft.pressure !== undefined}<span class="draft"><Quantity value={draft.pressure} quantity="pressure" /></span
-                >{:else if folded.pressure}<Quantity value={folded.pressure.value} quantity="pressure" />{:else}<span class="second words"
-                  >not read</span
-                >{/if}
-            </p>
-            <p class="age second">{folded.pressure ? age(folded.pressure.at, time.now) : ''}</p>
-          </div>
-        {/if}
-        {#if !fitOut.gauge && fitOut.glasses.length === 0}
-          <div class="instrument none">
-            <p class="label">No gauge, no glass</p>
-            <p>Filled with {printText(fitOut.fill ?? 0, 'volume', units)}, measured. The clock is the glass.</p>
-            {#if fitOut.runLimit !== null}
-              <p class="big">
-                {#if folded.fire.litAt && !folded.fire.outAt}{span(
-                    Math.max(0, fitOut.runLimit - (time.now - Date.parse(folded.fire.litAt)) / 1000)
-                  )}{:else}{span(fitOut.runLimit)}{/if}
-              </p>
-              <p class="second">
-                {folded.fire.litAt && !folded.fire.outAt ? 'hours and minutes left of the longest run' : 'the longest run on one fill'}
-              </p>
-            {/if}
-          </div>
-        {/if}
-      </div>
-      <p class="hint">
-        {#if glance !== undefined}
-          {#if glance > time.now}<span>Look at the glass again in <strong>{Math.ceil((glance - time.now) / 60_000)} min</strong></span
-            >{:else}<strong class="caution">Look at the glass now</strong>{/if}
-        {:else}<span
-            >{fitOut.glasses.length
-              ? 'Glances at the glass are timed from the match on'
-              : fitOut.gauge && fitOut.runLimit !== null
-                ? `No glass: longest run ${span(fitOut.runLimit)}`
-                : ''}</span
-          >{/if}
-        <span class="second touch">Touch where it stands</span>
-      </p>
+      <Readings {fitOut} state={folded} now={time.now} {marks} onglass={pickGlass} onpressure={pickPressure} />
     </section>
     <section class="box pad chart" aria-label="Trend">
       <p class="label">Pressure, {units.pressure}{fitOut.glasses.length ? '; glass below' : ''}</p>
@@ -401,12 +281,6 @@
     </span>
   </footer>
 </div>
-
-{#snippet level(glass: Glass)}
-  {@const [word, mark] =
-    isLevel(glass) && / /.test(printGlass(glass)) && printGlass(glass).length < 11 ? printGlass(glass).split(' ') : ['', printGlass(glass)]}
-  {#if word}<span class="side">{word}</span>{/if}<span class:words={mark!.length > 3}>{mark}</span>
-{/snippet}
 
 {#if drill}<Drills hasGlass={fitOut.glasses.length > 0} onclose={() => (drill = false)} onnowater={noWater} />{/if}
 <AllSteps
@@ -498,60 +372,6 @@
   .do > .label {
     margin-bottom: -4px;
   }
-  .nexts {
-    margin-top: 2px;
-    flex: 1 1 0;
-    min-height: 84px;
-    overflow: auto;
-  }
-  .nexts li {
-    border-top: 1px solid var(--rule);
-  }
-  .nexts li button {
-    display: flex;
-    justify-content: space-between;
-    gap: 12px;
-    width: 100%;
-    padding: 6px 0;
-    border: 0;
-    background: none;
-    color: var(--ink);
-    font-size: 1rem;
-    line-height: 1.25;
-    text-align: left;
-    cursor: pointer;
-  }
-  .nexts .figure {
-    font-size: 0.875rem;
-    color: var(--ink2);
-    text-align: right;
-    flex: none;
-    max-width: 45%;
-    overflow: hidden;
-    text-overflow: ellipsis;
-  }
-  /* What stands open is never scrolled away: the list above it is. */
-  .open {
-    flex: none;
-    margin-top: auto;
-    border-top: 2px solid var(--ink);
-    padding-top: 8px;
-  }
-  .chips {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 6px;
-    margin-top: 4px;
-  }
-  .chips button {
-    font: 600 0.9375rem/1.2 var(--narrow);
-    border: 1px dashed var(--ink);
-    background: none;
-    color: var(--ink);
-    padding: 6px 10px;
-    min-height: 36px;
-    cursor: pointer;
-  }
   .end {
     display: grid;
     gap: 8px;
@@ -565,82 +385,6 @@
   .read {
     display: flex;
     flex-direction: column;
-  }
-  .readings {
-    flex: 1;
-    display: grid;
-    grid-template-columns: 132px 150px;
-    gap: 12px;
-    min-height: 0;
-  }
-  .readings.two {
-    grid-template-columns: 112px 112px 132px;
-    gap: 4px;
-  }
-  .instrument {
-    display: flex;
-    flex-direction: column;
-    min-height: 0;
-    min-width: 0;
-  }
-  .drawing {
-    flex: 1;
-    min-height: 0;
-    margin-top: 6px;
-  }
-  .big {
-    font: 600 3rem/1.05 var(--narrow);
-    min-height: 3.2rem;
-    margin-top: 6px;
-    white-space: nowrap;
-    display: flex;
-    align-items: end;
-  }
-  .side {
-    font-size: 1.25rem;
-    margin-right: 6px;
-    padding-bottom: 4px;
-  }
-  .words {
-    font-size: 1.375rem;
-    white-space: normal;
-    line-height: 1.1;
-  }
-  .draft {
-    color: var(--fire);
-  }
-  .age {
-    font-size: 0.875rem;
-    min-height: 1.25rem;
-    white-space: nowrap;
-  }
-  .taken {
-    margin-left: 0.3em;
-  }
-  .readings.two .age {
-    white-space: normal;
-    line-height: 1.15;
-    min-height: 2.3em;
-  }
-  .readings.two .taken {
-    display: block;
-    margin: 0;
-  }
-  .hint {
-    /* Its words never widen the instruments' column. */
-    width: 0;
-    min-width: 100%;
-    display: flex;
-    justify-content: space-between;
-    gap: 4px 12px;
-    flex-wrap: wrap;
-    border-top: 1px solid var(--rule);
-    margin-top: 8px;
-    padding-top: 8px;
-    font-size: 0.9375rem;
-  }
-  .none {
-    gap: 8px;
   }
   .chart {
     display: flex;
@@ -731,42 +475,6 @@
     .trend {
       height: 300px;
       flex: none;
-    }
-    .readings,
-    .readings.two {
-      height: 270px;
-      grid-template-columns: repeat(auto-fit, minmax(0, 1fr));
-    }
-    .readings:not(.two) {
-      grid-template-columns: 1fr 1.1fr;
-    }
-    .readings.two {
-      grid-template-columns: 1fr 1fr 1.15fr;
-    }
-    .age {
-      white-space: normal;
-    }
-    .readings.two .age {
-      min-height: 0;
-    }
-    .readings.two .taken {
-      display: none;
-    }
-    .nexts {
-      order: 1;
-    }
-    .touch,
-    .nexts li:not(:first-child) {
-      display: none;
-    }
-    .open {
-      margin-top: 0;
-      padding-top: 4px;
-      border-top-width: 1px;
-    }
-    .nexts {
-      flex: none;
-      min-height: 0;
     }
     /* Under the thumb, whatever the page is scrolled to; what is chosen opens upward. */
     .thumb {

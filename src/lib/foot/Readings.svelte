@@ -1,0 +1,229 @@
+<script lang="ts">
+  // The instruments: the glass and the pressure scale, each with what it showed last and how old that is. Touching them logs.
+  import type { FitOut } from '$core/engine';
+  import type { State } from '$core/log';
+  import { type Glass, isLevel, printGlass, printText } from '$core/units';
+  import { nextGlance } from '$core/watch';
+  import GlassDrawing from '../draw/GlassDrawing.svelte';
+  import PressureScale from '../draw/PressureScale.svelte';
+  import Quantity from '../sheet/Quantity.svelte';
+  import { unitChoice } from '../sheet/unit-choice';
+  import { age, span } from '../sheet/when';
+
+  let {
+    fitOut,
+    state: state_,
+    now,
+    marks,
+    onglass,
+    onpressure
+  }: {
+    fitOut: FitOut;
+    state: State;
+    now: number;
+    /** Pressures at which something opens, with a short word each. */
+    marks: { value: number; word: string }[];
+    onglass: (glass: Glass, which: number) => void;
+    onpressure: (pressure: number) => void;
+  } = $props();
+
+  /** A reading this old is drawn pale. */
+  const pale = 10 * 60_000;
+  const stale = (at: string | undefined) => at !== undefined && now - Date.parse(at) > pale;
+  const units = $derived(unitChoice());
+  const glance = $derived(nextGlance(fitOut, state_));
+  let draft = $state<{ glass?: Glass; pressure?: number }>({});
+</script>
+
+<div class="readings" class:two={fitOut.glasses.length > 1}>
+  {#each fitOut.glasses as _, i (i)}
+    {@const read = i ? state_.secondGlass : state_.glass}
+    <div class="instrument">
+      <p class="label">{fitOut.glasses.length > 1 ? `Glass ${i + 1}` : 'Glass'}</p>
+      <div class="drawing">
+        <GlassDrawing
+          glass={read?.value}
+          levels={fitOut.levels}
+          name={fitOut.glasses.length > 1 ? `Gauge glass ${i + 1}` : 'Gauge glass'}
+          stale={stale(read?.at)}
+          abnormal={read !== undefined &&
+            isLevel(read.value) &&
+            read.value <= fitOut.levels.lowest &&
+            state_.fire.litAt !== undefined &&
+            !state_.fire.outAt}
+          onpick={(g) => onglass(g, i)}
+          ondraft={(g) => (draft = i ? {} : { glass: g })}
+        />
+      </div>
+      <p class="big">
+        {#if draft.glass !== undefined && !i}<span class="draft">{@render level(draft.glass)}</span>{:else if read}{@render level(
+            read.value
+          )}{:else}<span class="second words">not read</span>{/if}
+      </p>
+      <p class="age second">
+        {#if read}{age(read.at, now)}{#if read.pressure !== null}<span class="taken">at {printText(read.pressure, 'pressure', units)}</span
+            >{/if}{/if}
+      </p>
+    </div>
+  {/each}
+  {#if fitOut.gauge}
+    <div class="instrument">
+      <p class="label">Pressure</p>
+      <div class="drawing">
+        <PressureScale
+          pressure={state_.pressure?.value}
+          workingPressure={fitOut.workingPressure}
+          {marks}
+          stale={stale(state_.pressure?.at)}
+          onpick={onpressure}
+          ondraft={(p) => (draft = { pressure: p })}
+        />
+      </div>
+      <p class="big">
+        {#if draft.pressure !== undefined}<span class="draft"><Quantity value={draft.pressure} quantity="pressure" /></span
+          >{:else if state_.pressure}<Quantity value={state_.pressure.value} quantity="pressure" />{:else}<span class="second words"
+            >not read</span
+          >{/if}
+      </p>
+      <p class="age second">{state_.pressure ? age(state_.pressure.at, now) : ''}</p>
+    </div>
+  {/if}
+  {#if !fitOut.gauge && fitOut.glasses.length === 0}
+    <div class="instrument none">
+      <p class="label">No gauge, no glass</p>
+      <p>Filled with {printText(fitOut.fill ?? 0, 'volume', units)}, measured. The clock is the glass.</p>
+      {#if fitOut.runLimit !== null}
+        <p class="big">
+          {#if state_.fire.litAt && !state_.fire.outAt}{span(
+              Math.max(0, fitOut.runLimit - (now - Date.parse(state_.fire.litAt)) / 1000)
+            )}{:else}{span(fitOut.runLimit)}{/if}
+        </p>
+        <p class="second">
+          {state_.fire.litAt && !state_.fire.outAt ? 'hours and minutes left of the longest run' : 'the longest run on one fill'}
+        </p>
+      {/if}
+    </div>
+  {/if}
+</div>
+<p class="hint">
+  {#if glance !== undefined}
+    {#if glance > now}<span>Look at the glass again in <strong>{Math.ceil((glance - now) / 60_000)} min</strong></span>{:else}<strong
+        class="caution">Look at the glass now</strong
+      >{/if}
+  {:else}<span
+      >{fitOut.glasses.length
+        ? 'Glances at the glass are timed from the match on'
+        : fitOut.gauge && fitOut.runLimit !== null
+          ? `No glass: longest run ${span(fitOut.runLimit)}`
+          : ''}</span
+    >{/if}
+  <span class="second touch">Touch where it stands</span>
+</p>
+
+{#snippet level(glass: Glass)}
+  {@const [word, mark] =
+    isLevel(glass) && / /.test(printGlass(glass)) && printGlass(glass).length < 11 ? printGlass(glass).split(' ') : ['', printGlass(glass)]}
+  {#if word}<span class="side">{word}</span>{/if}<span class:words={mark!.length > 3}>{mark}</span>
+{/snippet}
+
+<style>
+  .readings {
+    flex: 1;
+    display: grid;
+    grid-template-columns: 132px 150px;
+    gap: 12px;
+    min-height: 0;
+  }
+  .readings.two {
+    grid-template-columns: 112px 112px 132px;
+    gap: 4px;
+  }
+  .instrument {
+    display: flex;
+    flex-direction: column;
+    min-height: 0;
+    min-width: 0;
+  }
+  .drawing {
+    flex: 1;
+    min-height: 0;
+    margin-top: 6px;
+  }
+  .big {
+    font: 600 3rem/1.05 var(--narrow);
+    min-height: 3.2rem;
+    margin-top: 6px;
+    white-space: nowrap;
+    display: flex;
+    align-items: end;
+  }
+  .side {
+    font-size: 1.25rem;
+    margin-right: 6px;
+    padding-bottom: 4px;
+  }
+  .words {
+    font-size: 1.375rem;
+    white-space: normal;
+    line-height: 1.1;
+  }
+  .draft {
+    color: var(--fire);
+  }
+  .age {
+    font-size: 0.875rem;
+    min-height: 1.25rem;
+    white-space: nowrap;
+  }
+  .taken {
+    margin-left: 0.3em;
+  }
+  .readings.two .age {
+    white-space: normal;
+    line-height: 1.15;
+    min-height: 2.3em;
+  }
+  .readings.two .taken {
+    display: block;
+    margin: 0;
+  }
+  .hint {
+    /* Its words never widen the instruments' column. */
+    width: 0;
+    min-width: 100%;
+    display: flex;
+    justify-content: space-between;
+    gap: 4px 12px;
+    flex-wrap: wrap;
+    border-top: 1px solid var(--rule);
+    margin-top: 8px;
+    padding-top: 8px;
+    font-size: 0.9375rem;
+  }
+  .none {
+    gap: 8px;
+  }
+  @media (max-width: 1000px) {
+    .readings,
+    .readings.two {
+      height: 270px;
+      grid-template-columns: repeat(auto-fit, minmax(0, 1fr));
+    }
+    .readings:not(.two) {
+      grid-template-columns: 1fr 1.1fr;
+    }
+    .readings.two {
+      grid-template-columns: 1fr 1fr 1.15fr;
+    }
+    .age {
+      white-space: normal;
+    }
+    .readings.two .age {
+      min-height: 0;
+    }
+    .readings.two .taken,
+    .touch {
+      display: none;
+    }
+  }
+</style>
