@@ -14,6 +14,8 @@ export default defineConfig({
     timezoneId: 'UTC',
     locale: 'en-GB',
     viewport: { width: 1280, height: 800 },
+    // Each test comes with an empty browser: keeping the whole application on it is for the test that is about that.
+    serviceWorkers: 'block',
     trace: 'off'
   }
 });
