@@ -34,8 +34,9 @@ export async function start(page: Page, engine: string, purpose: string) {
   await alive(page);
 }
 
-/** Points at a height of a drawing, as a fraction from its bottom. */
+/** Points at a height of a drawing, as a fraction from its bottom, once nothing lies over it. */
 export async function pointAt(page: Page, drawing: string, share: number) {
-  const box = (await page.locator(drawing).first().boundingBox())!;
-  await page.mouse.click(box.x + box.width / 2, box.y + box.height * (1 - share));
+  const target = page.locator(drawing).first();
+  const box = (await target.boundingBox())!;
+  await target.click({ position: { x: box.width / 2, y: box.height * (1 - share) } });
 }

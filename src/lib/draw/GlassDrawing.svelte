@@ -1,6 +1,7 @@
 <script lang="ts">
   // The gauge glass, to scale: what it showed last, and where to point to log what it shows now.
   import { type Glass, isLevel, printGlass } from '$core/units';
+  import { Pointing } from './pointing.svelte';
 
   let {
     glass,
@@ -22,50 +23,32 @@
   } = $props();
 
   const nut = 24;
+  /** A height as a glass: to a hundredth, and a nut when it is beyond the visible glass. */
+  const within = (level: number): Glass =>
+    level < -0.005 ? 'bottom nut' : level > 1.005 ? 'top nut' : Math.round(Math.min(1, Math.max(0, level)) * 100) / 100;
   let height = $state(420);
   let width = $state(132);
-  let draft = $state<Glass>();
-  const shown = $derived(draft ?? glass);
   const x = $derived(Math.min(width - 62, Math.max(54, width / 2 - 15)));
   const bore = 32;
   const y = (level: number) => nut + (1 - level) * (height - 2 * nut);
 
-  function at(event: PointerEvent): Glass {
-    const box = (event.currentTarget as Element).getBoundingClientRect();
-    const level = 1 - (event.clientY - box.top - nut) / (box.height - 2 * nut);
-    return level < -0.005 ? 'bottom nut' : level > 1.005 ? 'top nut' : Math.round(Math.min(1, Math.max(0, level)) * 100) / 100;
-  }
-  const set = (to: Glass | undefined) => {
-    draft = to;
-    ondraft?.(to);
-  };
-  function down(event: PointerEvent) {
-    if (!onpick) return;
-    (event.currentTarget as Element).setPointerCapture(event.pointerId);
-    set(at(event));
-  }
-  function up() {
-    if (draft === undefined) return;
-    const picked = draft;
-    set(undefined);
-    onpick?.(picked);
-  }
-  /** Arrow keys move the mark, Enter logs it, Escape leaves it. */
-  function key(event: KeyboardEvent) {
-    if (!onpick) return;
-    const from = shown !== undefined && isLevel(shown) ? shown : shown === 'top nut' ? 1 : shown === undefined ? 0.5 : 0;
-    const step = { ArrowUp: 0.05, ArrowDown: -0.05, PageUp: 0.25, PageDown: -0.25 }[event.key];
-    if (step !== undefined) {
-      const next = Math.round((from + step) * 100) / 100;
-      set(next < 0 ? 'bottom nut' : next > 1 ? 'top nut' : next);
-    } else if (event.key === 'Home') set(0);
-    else if (event.key === 'End') set(1);
-    else if (event.key === 'Enter' && draft !== undefined) up();
-    else if (event.key === 'Escape') set(undefined);
-    else return;
-    event.preventDefault();
-    event.stopPropagation();
-  }
+  const pointing = new Pointing<Glass>({
+    at: (event) => {
+      const box = (event.currentTarget as Element).getBoundingClientRect();
+      return within(1 - (event.clientY - box.top - nut) / (box.height - 2 * nut));
+    },
+    key: (key, draft) => {
+      if (key === 'Home') return 0;
+      if (key === 'End') return 1;
+      const step = { ArrowUp: 0.05, ArrowDown: -0.05, PageUp: 0.25, PageDown: -0.25 }[key];
+      const mark = draft ?? glass;
+      const from = mark !== undefined && isLevel(mark) ? mark : mark === 'top nut' ? 1 : mark === undefined ? 0.5 : 0;
+      return step === undefined ? undefined : within(from + step);
+    },
+    pick: () => onpick,
+    drafted: (value) => ondraft?.(value)
+  });
+  const shown = $derived(pointing.draft ?? glass);
 </script>
 
 <div
@@ -81,18 +64,13 @@
   aria-valuemax="1"
   aria-valuenow={shown !== undefined && isLevel(shown) ? shown : 0}
   aria-valuetext={shown === undefined ? 'not read yet' : printGlass(shown)}
-  onpointerdown={down}
-  onpointermove={(e) => draft !== undefined && e.buttons > 0 && set(at(e))}
-  onpointerup={up}
-  onpointercancel={() => set(undefined)}
-  onkeydown={key}
-  onblur={() => set(undefined)}
+  {...pointing.on}
 >
   <svg {width} {height} aria-hidden="true">
     {#if shown !== undefined && isLevel(shown)}
       <rect
         class="water"
-        class:stale={stale && draft === undefined}
+        class:stale={stale && pointing.draft === undefined}
         class:abnormal
         {x}
         y={y(shown)}
@@ -115,11 +93,16 @@
     <text class="low" x="0" y={y(levels.lowest) + 16}>lowest</text>
     <path class="limit up" d="M0 {y(levels.ceiling)}H{x - 1}" />
     <text x="0" y={y(levels.ceiling) - 6}>ceiling</text>
-    {#if draft !== undefined}
+    {#if pointing.draft !== undefined}
       <path
         class="draft"
-        d="M{x - 14} {draft === 'bottom nut' ? height - nut / 2 : draft === 'top nut' ? nut / 2 : isLevel(draft) ? y(draft) : 0}h{bore +
-          28}"
+        d="M{x - 14} {pointing.draft === 'bottom nut'
+          ? height - nut / 2
+          : pointing.draft === 'top nut'
+            ? nut / 2
+            : isLevel(pointing.draft)
+              ? y(pointing.draft)
+              : 0}h{bore + 28}"
       />
     {/if}
   </svg>

@@ -2,6 +2,7 @@
   // The pressure scale: the last reading as a needle, the pressures that matter as marks, and where to point to log one.
   import { fromSi, printText, toSi } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
+  import { Pointing } from './pointing.svelte';
 
   let {
     pressure,
@@ -25,7 +26,6 @@
   const head = 12;
   let height = $state(420);
   let width = $state(150);
-  let draft = $state<number>();
 
   const unit = $derived(unitChoice().pressure);
   const [minor, major, fine] = $derived.by(() => {
@@ -37,7 +37,6 @@
   const ticks = $derived(Array.from({ length: Math.round(top / minor) + 1 }, (_, i) => Math.round(i * minor * 100) / 100));
   const y = (value: number) => height - head - (Math.min(top, Math.max(0, value)) / top) * (height - 2 * head);
   const yOf = (pascal: number) => y(fromSi(pascal, 'pressure', unit));
-  const shown = $derived(draft ?? pressure);
   const axis = 46;
   /** Words that would lie on each other are left out, the working pressure's never. */
   const spaced = $derived(
@@ -50,37 +49,21 @@
     )
   );
 
-  function at(event: PointerEvent): number {
-    const box = (event.currentTarget as Element).getBoundingClientRect();
-    const value = ((box.bottom - head - event.clientY) / (box.height - 2 * head)) * top;
-    return toSi(Math.min(top, Math.max(0, Math.round(value / fine) * fine)), 'pressure', unit);
-  }
-  const set = (to: number | undefined) => {
-    draft = to;
-    ondraft?.(to);
-  };
-  function down(event: PointerEvent) {
-    if (!onpick) return;
-    (event.currentTarget as Element).setPointerCapture(event.pointerId);
-    set(at(event));
-  }
-  function up() {
-    if (draft === undefined) return;
-    const picked = draft;
-    set(undefined);
-    onpick?.(picked);
-  }
-  function key(event: KeyboardEvent) {
-    if (!onpick) return;
-    const step = { ArrowUp: fine, ArrowDown: -fine, PageUp: minor, PageDown: -minor }[event.key];
-    if (step !== undefined)
-      set(toSi(Math.min(top, Math.max(0, Math.round((fromSi(shown ?? 0, 'pressure', unit) + step) / fine) * fine)), 'pressure', unit));
-    else if (event.key === 'Enter' && draft !== undefined) up();
-    else if (event.key === 'Escape') set(undefined);
-    else return;
-    event.preventDefault();
-    event.stopPropagation();
-  }
+  /** A number of the unit as a reading: to the fineness of such a gauge, and on the scale. */
+  const reading = (value: number) => toSi(Math.min(top, Math.max(0, Math.round(value / fine) * fine)), 'pressure', unit);
+  const pointing = new Pointing<number>({
+    at: (event) => {
+      const box = (event.currentTarget as Element).getBoundingClientRect();
+      return reading(((box.bottom - head - event.clientY) / (box.height - 2 * head)) * top);
+    },
+    key: (key, draft) => {
+      const step = { ArrowUp: fine, ArrowDown: -fine, PageUp: minor, PageDown: -minor }[key];
+      return step === undefined ? undefined : reading(fromSi(draft ?? pressure ?? 0, 'pressure', unit) + step);
+    },
+    pick: () => onpick,
+    drafted: (value) => ondraft?.(value)
+  });
+  const shown = $derived(pointing.draft ?? pressure);
 </script>
 
 <div
@@ -96,12 +79,7 @@
   aria-valuemax={top}
   aria-valuenow={shown === undefined ? 0 : Math.round(fromSi(shown, 'pressure', unit) * 10) / 10}
   aria-valuetext={shown === undefined ? 'not read yet' : printText(shown, 'pressure', unitChoice())}
-  onpointerdown={down}
-  onpointermove={(e) => draft !== undefined && e.buttons > 0 && set(at(e))}
-  onpointerup={up}
-  onpointercancel={() => set(undefined)}
-  onkeydown={key}
-  onblur={() => set(undefined)}
+  {...pointing.on}
 >
   <svg {width} {height} aria-hidden="true">
     {#each ticks as tick (tick)}
@@ -111,8 +89,8 @@
     {/each}
     <path class="axis" d="M{axis} {y(top)}V{y(0)}" />
     {#if shown !== undefined}
-      <path class="column" class:stale={stale && draft === undefined} d="M{axis} {yOf(shown)}V{y(0)}" />
-      <path class="needle" class:draft={draft !== undefined} d="M{axis + 2} {yOf(shown)}l20 -10v20z" />
+      <path class="column" class:stale={stale && pointing.draft === undefined} d="M{axis} {yOf(shown)}V{y(0)}" />
+      <path class="needle" class:draft={pointing.draft !== undefined} d="M{axis + 2} {yOf(shown)}l20 -10v20z" />
     {/if}
     <path class="wp" d="M{axis} {yOf(workingPressure)}H{width}" />
     <text class="wp-word" x={width} y={yOf(workingPressure) - 5}>WP</text>

@@ -27,7 +27,7 @@
       if (text.trim()) onraise(text.trim(), forbids);
     }}
   >
-    <input aria-label="The fault in your own words" placeholder="In your own words" bind:value={text} maxlength="2000" />
+    <input class="field" aria-label="The fault in your own words" placeholder="In your own words" bind:value={text} maxlength="2000" />
     <button class="plain go" disabled={!text.trim()}>Log fault</button>
   </form>
   <button class="quiet" onclick={oncancel}>Back</button>
@@ -74,18 +74,11 @@
     justify-content: flex-start;
     min-height: 44px;
   }
+  .field {
+    flex: 1;
+  }
   form {
     display: flex;
     gap: 8px;
-  }
-  input:not([type='radio']) {
-    flex: 1;
-    min-width: 0;
-    height: 44px;
-    border: 1px solid var(--ink);
-    background: var(--raised);
-    color: var(--ink);
-    font-size: 1rem;
-    padding: 0 8px;
   }
 </style>

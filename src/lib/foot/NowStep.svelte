@@ -68,7 +68,7 @@
         {#each usual as word (word)}<button type="button" class="plain" onclick={() => onskip(word)}>{word}</button>{/each}
       </div>
       <div class="line">
-        <input id="skip-reason" bind:value={reason} maxlength="300" placeholder="Another reason" /><button
+        <input class="field" id="skip-reason" bind:value={reason} maxlength="300" placeholder="Another reason" /><button
           class="plain"
           disabled={!reason.trim()}>Skip</button
         >
@@ -150,18 +150,11 @@
     display: grid;
     gap: 8px;
   }
+  .field {
+    flex: 1;
+  }
   .line {
     display: flex;
     gap: 8px;
-  }
-  .line input {
-    flex: 1;
-    min-width: 0;
-    height: 44px;
-    border: 1px solid var(--ink);
-    background: var(--raised);
-    color: var(--ink);
-    font-size: 1rem;
-    padding: 0 8px;
   }
 </style>

@@ -57,7 +57,7 @@
     }}
   >
     <label class="label" for="note-text">Note</label>
-    <textarea id="note-text" rows="3" maxlength="2000" bind:value={note}></textarea>
+    <textarea class="field" id="note-text" rows="3" maxlength="2000" bind:value={note}></textarea>
     <div class="row">
       <button class="plain go" disabled={!note.trim()}>Log note</button><button type="button" class="quiet" onclick={done}>Back</button>
     </div>
@@ -120,13 +120,5 @@
   .note {
     display: grid;
     gap: 8px;
-  }
-  textarea {
-    width: 100%;
-    border: 1px solid var(--ink);
-    background: var(--raised);
-    color: var(--ink);
-    font-size: 1rem;
-    padding: 8px;
   }
 </style>
