@@ -47,6 +47,7 @@ for (const theme of ['sheet', 'lamp', 'sun'])
     context,
     baseURL
   }) => {
+    test.slow();
     await context.addCookies([{ name: 'joram-theme', value: theme, url: baseURL! }]);
     await page.emulateMedia({ reducedMotion: 'reduce' });
     await page.goto('/sign-in');

@@ -30,6 +30,7 @@ test('from cold to put away: Little Bittern, eight phases, a fault, the record, 
   page,
   browser
 }) => {
+  test.slow();
   await page.clock.install();
   await comeInAs(page, 'jory');
   await start(page, 'Little Bittern', 'Evening run');
