@@ -20,9 +20,6 @@ const one = (
   caution
 });
 
-/** Feeds that can put water into the boiler at working pressure with the engine standing still. */
-export const feedsStanding = (f: FitOut) => f.feeds.filter((x) => x.plumbed && !x.turning && x.kind !== 'bottle');
-
 /** The limit of an accumulation test: working pressure and a tenth, unless the club's regime says otherwise. */
 export const accumulationLimit = (f: FitOut): Gauge => (f.workingPressure * 1.1) as Gauge;
 

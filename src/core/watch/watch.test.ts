@@ -8,15 +8,17 @@ import { drills, due, evidenceLacking, glance, lowWater, nextGlance, standing, w
 
 const fitOut = (name: string): FitOut => patterns.find((p) => p.fitOut.name === name)!.fitOut;
 const t0 = Date.parse('2026-06-13T10:00:00.000Z');
-type Made = { [K in Kind]: [minute: number, kind: K, body: Bodies[K]] }[Kind];
-const entry = ([minute, kind, body]: Made, i: number): Entry =>
+type Made = { [K in Kind]: [minute: number, kind: K, body: Bodies[K], strikes?: number] }[Kind];
+const id = (i: number) => `00000000-0000-7000-8000-${String(i).padStart(12, '0')}`;
+const entry = ([minute, kind, body, strikes]: Made, i: number): Entry =>
   ({
-    id: `00000000-0000-7000-8000-${String(i).padStart(12, '0')}`,
+    id: id(i),
     kind,
     body,
     at: new Date(t0 + minute * 60_000).toISOString(),
     by: 'Wenna',
-    source: 'person'
+    source: 'person',
+    ...(strikes === undefined ? {} : { strikes: id(strikes) })
   }) as Entry;
 const at = (minute: number) => t0 + minute * 60_000;
 
@@ -45,7 +47,7 @@ describe('warnings: few, ranked, each with its first action', () => {
     ['not looked at for its interval', [lit, glass(1, 0.5)], 4.5, ['glance']],
     ['feeding wants looking sooner', [lit, glass(1, 0.5), [1, 'feed', { feed: 'Injector', on: true, to: 'boiler' }]], 3.5, ['glance']],
     ['feeding the tank does not', [lit, glass(1, 0.5), [1, 'feed', { feed: 'Axle pump', on: true, to: 'tank' }]], 3.5, []],
-    ['a struck reading is as good as none', [lit, glass(1, 0.5)], 2, []],
+    ['a struck reading is as good as none', [lit, glass(1, 0.5), glass(1.2, 'not seen'), [1.5, 'strike', {}, 2]], 2, []],
     [
       'the regulator open with a bore plugged',
       [lit, glass(1, 0.5), [1, 'thing', { thing: 'plug', open: true }], [1, 'valve', { valve: 'regulator', open: 0.2 }]],

@@ -9,8 +9,6 @@ export const clock = (when: When) => format(date(when), 'HH:mm');
 export const day = (when: When) => format(date(when), 'd MMM yyyy');
 /** `13 Jun, 10:31` */
 export const moment = (when: When) => format(date(when), 'd MMM, HH:mm');
-/** ISO day of the reader's calendar. */
-export const isoDay = (when: When) => format(date(when), 'yyyy-MM-dd');
 
 /** How long: `0:34`, `4:10`; in seconds. */
 export function span(seconds: number): string {
