@@ -5,7 +5,7 @@ import { type FitOut, patterns } from '../src/core/engine';
 import { type Log, summarise } from '../src/core/log';
 import { timeOrderedId } from '../src/core/log/id';
 import { compose } from '../src/core/procedure';
-import { chance } from './chance';
+import { chance } from '../src/core/chance';
 import demo from './people.json' with { type: 'json' };
 import { faults, oddities, papers, seasons } from './scenario';
 import { type Day, tell } from './story';

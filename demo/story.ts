@@ -6,7 +6,7 @@ import { compose, type Step } from '../src/core/procedure';
 import { saturationAtGauge, saturationPressure } from '../src/core/steam';
 import { type Gauge, psi, standardAtmosphere } from '../src/core/units';
 import { due, evidenceLacking, glance, inSteam } from '../src/core/watch';
-import { chance } from './chance';
+import { chance } from '../src/core/chance';
 
 /** What a day's steaming was like. */
 export interface Day {

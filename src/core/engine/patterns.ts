@@ -376,7 +376,7 @@ export const patterns: readonly Pattern[] = [
       lamps: true,
       water: { kind: 'softened', treatment: 'tank' },
       storage: 'full',
-      pace: 120
+      pace: 180
     }
   },
   {
@@ -451,7 +451,7 @@ export const patterns: readonly Pattern[] = [
       water: { kind: 'softened', treatment: 'tank' },
       storage: 'dry',
       habits: { ...habits, blowDown: 'cool' },
-      pace: 40
+      pace: 70
     }
   },
   {
@@ -514,9 +514,9 @@ export const patterns: readonly Pattern[] = [
       size: 'small',
       mass: 14,
       workingPressure: psi(45),
-      boiler: { form: 'electric', diameter: mm(112), length: mm(230), elementVolume: litres(0.06), elementTop: mm(34) },
-      shell: { material: 'copper', joints: 'silver-soldered', metal: 3.4, lagged: true },
-      glasses: [glass(48, 92)],
+      boiler: { form: 'electric', diameter: mm(130), length: mm(285), elementVolume: litres(0.06), elementTop: mm(36) },
+      shell: { material: 'copper', joints: 'silver-soldered', metal: 4.6, lagged: true },
+      glasses: [glass(56, 106)],
       safetyValves: [valve(45)],
       vent: true,
       whistle: true,

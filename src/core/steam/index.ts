@@ -1,2 +1,3 @@
 export * from './if97';
 export * from './saturation';
+export * from './table';

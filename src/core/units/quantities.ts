@@ -86,6 +86,11 @@ export const quantities = {
       h: unit(3600, 1, 'h', 'hour', 'hours')
     }
   },
+  energy: { name: 'energy', units: { MJ: unit(1e6, 2, 'MJ', 'megajoule'), kJ: unit(1e3, 0, 'kJ', 'kilojoule') } },
+  'heat capacity': { name: 'heat capacity', units: { 'kJ/K': unit(1e3, 2, 'kJ/K') } },
+  loss: { name: 'loss of heat', units: { 'W/K': unit(1, 2, 'W/K') } },
+  area: { name: 'area', units: { 'mm²': unit(1e-6, 2, 'mm²', 'mm2'), 'cm²': unit(1e-4, 1, 'cm²', 'cm2') } },
+  'mass flow': { name: 'flow of steam', units: { 'kg/h': unit(1 / 3600, 1, 'kg/h') } },
   angle: { name: 'angle', units: { '°': unit(Math.PI / 180, 0, '°', 'deg', 'degrees') } }
 } as const satisfies Record<string, QuantityRow>;
 

@@ -1,0 +1,4 @@
+export * from './bed';
+export * from './burner';
+export * from './draught';
+export * from './fuels';

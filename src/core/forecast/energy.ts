@@ -1,0 +1,59 @@
+import { energyOf, type Vessel } from '../boiler';
+import { emptyRow, saturationRow, tableFrom, tableTo } from '../steam';
+
+/**
+ * The energy of known contents against temperature: one monotone table, so that a reading becomes energy and energy becomes
+ * a reading without stepping anything. Air is left out: it holds next to nothing, and only adds to the pressure.
+ */
+export interface EnergyTable {
+  readonly water: number;
+  readonly vessel: Vessel;
+  /** J, at `from` + i K. */
+  readonly energy: Float64Array;
+  /** Saturation pressure, Pa, and room above the water, m³, on the same grid. */
+  readonly pressure: Float64Array;
+  readonly space: Float64Array;
+  readonly from: number;
+}
+
+/** @param water kg of water and steam @param to K, the hottest that is asked for */
+export function energyTable(vessel: Vessel, water: number, from = tableFrom, to = 500): EnergyTable {
+  const n = Math.ceil(Math.min(to, tableTo - 1) - from) + 1;
+  const table = { water, vessel, energy: new Float64Array(n), pressure: new Float64Array(n), space: new Float64Array(n), from };
+  const c = { water, air: 0, energy: 0, T: from, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 };
+  const row = emptyRow();
+  for (let i = 0; i < n; i++) {
+    c.T = from + i;
+    table.energy[i] = energyOf(vessel, c);
+    table.pressure[i] = saturationRow(c.T, row).p;
+    table.space[i] = c.space;
+  }
+  return table;
+}
+
+/** Energy at a temperature, J. */
+export function energyAt(t: EnergyTable, T: number): number {
+  const x = Math.min(t.energy.length - 1.000001, Math.max(0, T - t.from));
+  const i = Math.floor(x);
+  return t.energy[i]! + (x - i) * (t.energy[i + 1]! - t.energy[i]!);
+}
+
+/** Temperature at an energy, K: the heat capacity hardly changes, so a guess by the mean and a step or two find the row. */
+export function temperatureAt(t: EnergyTable, energy: number): number {
+  const e = t.energy;
+  const last = e.length - 2;
+  let i = Math.min(last, Math.max(0, Math.floor(((energy - e[0]!) / (e[last + 1]! - e[0]!)) * (last + 1))));
+  while (i > 0 && e[i]! > energy) i--;
+  while (i < last && e[i + 1]! < energy) i++;
+  return t.from + i + (energy - e[i]!) / (e[i + 1]! - e[i]!);
+}
+
+/** Pressure of the steam at a temperature, absolute, Pa: straight between kelvins, within 2 parts in 10,000. */
+export function pressureAt(t: EnergyTable, T: number): number {
+  const x = Math.min(t.energy.length - 1.000001, Math.max(0, T - t.from));
+  const i = Math.floor(x);
+  return t.pressure[i]! + (x - i) * (t.pressure[i + 1]! - t.pressure[i]!);
+}
+
+/** Room above the water at a temperature, m³. */
+export const spaceAt = (t: EnergyTable, T: number): number => t.space[Math.min(t.space.length - 1, Math.max(0, Math.round(T - t.from)))]!;

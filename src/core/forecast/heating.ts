@@ -1,0 +1,92 @@
+import { energyOf, type Habits, type Plant, raise, type Raising, type Start } from '../boiler';
+import type { FitOut } from '../engine';
+
+/**
+ * What a fire gives while raising, before anything has been read: heat to the water as a logarithm with its spread, how long
+ * it takes to come to that, and what changes when the blower takes over. From the class at first; from the engine's own
+ * past once there is one.
+ */
+export interface Heating {
+  /** ln of the heat to the water once the fire has come up, W, and its spread from day to day. */
+  readonly lnHeat: number;
+  readonly heatSpread: number;
+  /** Lag of the fire, s, and its spread as a logarithm. */
+  readonly lag: number;
+  readonly lagSpread: number;
+  /** ln of heat on the blower over heat on the fan, and its spread. */
+  readonly lnBoost: number;
+  readonly boostSpread: number;
+  /** Wandering of ln heat in a minute. */
+  readonly walk: number;
+  /** Where it comes from, for people to read. */
+  readonly from: string;
+  /** Past raisings it rests on. */
+  readonly raisings: number;
+}
+
+/** A large fire wanders less in a minute than a small one. */
+const calm: Record<FitOut['size'], number> = { tabletop: 1, small: 1, medium: 0.7, full: 0.5 };
+
+/** Spread of the heat from engine to engine and day to day, and its wandering in a minute, by kind of fire. */
+const doubt: Record<FitOut['fire']['with'], { heat: number; lag: number; boost: number; walk: number }> = {
+  solid: { heat: 0.24, lag: 0.45, boost: 0.22, walk: 0.09 },
+  gas: { heat: 0.2, lag: 0.4, boost: 0, walk: 0.035 },
+  spirit: { heat: 0.25, lag: 0.4, boost: 0, walk: 0.06 },
+  electric: { heat: 0.05, lag: 0.3, boost: 0, walk: 0.01 }
+};
+
+/** The heat that a raising shows: mean net heat with losses given back, in two parts and its lag. */
+export function heatingOf(plant: Plant, raising: Raising): { lnHeat: number; lag: number; lnBoost: number } | undefined {
+  const { moments } = raising;
+  const net = energyGains(plant, raising);
+  const fan = net.filter((g) => !g.blower && g.at > 0);
+  const blower = net.filter((g) => g.blower);
+  const sum = (of: typeof net) => of.reduce((a, g) => a + g.gain, 0);
+  const time = (of: typeof net) => of.reduce((a, g) => a + g.dt, 0);
+  if (net.length < 3 || moments.length < 4) return undefined;
+  // The lag is what the first half of the fan's time fell short by, as a time at full heat.
+  const early = fan.length > 4 ? fan : net;
+  const late = early.slice(Math.floor(early.length / 2));
+  const heat = sum(late) / time(late);
+  if (!(heat > 0)) return undefined;
+  const lag = Math.min(0.7 * time(early), Math.max(5, time(early) - sum(early) / heat));
+  const boost = blower.length > 2 ? Math.log(Math.max(0.1, sum(blower) / time(blower) / heat)) : 0;
+  return { lnHeat: Math.log(heat), lag, lnBoost: Math.min(1, Math.max(-1.5, boost)) };
+}
+
+/** What the contents gained between moments, with the losses given back, J. */
+function energyGains(plant: Plant, { moments }: Raising): { at: number; dt: number; gain: number; blower: boolean }[] {
+  const c = { water: moments[0]!.water, air: 0, energy: 0, T: 300, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 };
+  const ambient = moments[0]!.T;
+  const energies = moments.map((m) => ((c.T = m.T), energyOf(plant.vessel, c)));
+  return moments.slice(1).map((m, i) => {
+    const before = moments[i]!;
+    const dt = m.time - before.time;
+    return {
+      at: before.time,
+      dt,
+      gain: energies[i + 1]! - energies[i]! + plant.vessel.loss * ((m.T + before.T) / 2 - ambient) * dt,
+      blower: m.set.blower > 0
+    };
+  });
+}
+
+/**
+ * The heating of an engine of which nothing is known but its fit-out: its model brought up by ordinary practice.
+ * @param start water and temperatures of the day
+ */
+export function classHeating(fitOut: FitOut, plant: Plant, start: Start, habits: Habits = {}): Heating {
+  const raising = raise(plant, start, habits, { every: 30, dt: 2 });
+  const found = heatingOf(plant, raising);
+  const d = doubt[fitOut.fire.with];
+  const fallback = { lnHeat: Math.log(plant.ratedSteam * 2.1e6), lag: 120, lnBoost: 0 };
+  return {
+    ...(found ?? fallback),
+    heatSpread: d.heat,
+    lagSpread: d.lag,
+    boostSpread: d.boost,
+    walk: d.walk * calm[fitOut.size],
+    from: 'the class of the engine and its dimensions',
+    raisings: 0
+  };
+}
