@@ -59,7 +59,7 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
         const bed = w.fire as Bed;
         const first = bedOf(fire, fire.start, fire.start === 'wood' ? 4 : 6);
         fuelOn(bed, fire.start, first, w.ambient, 1);
-        light(bed, 0.045 * first);
+        light(bed, 0.07 * first);
         set.fan = fire.draught.fan > 0 ? 1 : 0;
       } else {
         const flame = w.fire;

@@ -248,6 +248,9 @@ export function fedIn(f: RaiseFilter, at: number, kg: number, h: number): void {
   for (let i = 0; i < cloud; i++) f.energy[i]! += kg * h;
 }
 
+/** A fire that wanders is brought back by its keeper in about this long, s. */
+const comesBack = 900;
+
 /** When something will be: s since 1970. Eight times in ten it lies between early and late. */
 export interface Band {
   readonly early: number;
@@ -303,11 +306,14 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
     // The fire's coming up is a series of equal shrinkings.
     let down = Math.exp(-(t + dt / 2 - f.litAt) / lag);
     const shrinks = Math.exp(-dt / lag);
+    let wander = 0;
+    const returns = Math.min(0.5, dt / comesBack);
     let heat = Math.exp(lnHeat + (blower ? f.lnBoost[i]! : 0));
     while (gate < gates.length && t < f.now + far) {
-      energy += (heat * (1 - down) - plant.vessel.loss * (T - f.ambient)) * dt;
+      energy += (heat * Math.exp(wander) * (1 - down) - plant.vessel.loss * (T - f.ambient)) * dt;
       down *= shrinks;
-      heat *= 1 + sd * luck.normal();
+      // Heat wanders on, but it has a mean it belongs to.
+      wander += sd * luck.normal() - wander * returns;
       const was = T;
       T = temperatureAt(f.table, energy);
       // A boiler with a pace is kept to it by its keeper.
@@ -324,7 +330,7 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
       }
       before = gauge;
       t += dt;
-      if (heat < 0 || energy < f.table.energy[0]!) break;
+      if (energy < f.table.energy[0]!) break;
     }
   }
   return times.map((of) => bandOf(of, f.weight, widen));

@@ -1,0 +1,3 @@
+export * from './energy';
+export * from './heating';
+export * from './raise';

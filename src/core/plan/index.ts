@@ -1,0 +1,4 @@
+export * from './day';
+export * from './raising';
+export * from './schedule';
+export * from './sheet';

@@ -1,0 +1,170 @@
+import type { Step } from '../procedure';
+
+/** A task with its minutes, who may do it, and what it waits for. Spans in s, moments in s from the schedule's own zero. */
+export interface Task {
+  readonly step: Pick<Step, 'key' | 'what' | 'phase' | 'who' | 'chore' | 'must' | 'needs'> & { readonly flammable?: boolean; readonly away?: boolean };
+  readonly span: number;
+  /** Not before this many s after the match; undefined: as soon as what it needs is done. */
+  readonly afterMatch?: number;
+  /** The task that lights: everything after it counts from its end. */
+  readonly lights?: boolean;
+}
+
+export interface Hand {
+  readonly name: string;
+  readonly as: 'keeper' | 'helper' | 'trainee';
+  /** s, when they are there. */
+  readonly from: number;
+  readonly until: number;
+  /** Spans in which they are busy elsewhere. */
+  readonly busy: readonly (readonly [number, number])[];
+}
+
+export interface Placed {
+  readonly task: Task;
+  readonly start: number;
+  readonly end: number;
+  readonly who: string;
+  /** How far it can slip without moving the end, s. */
+  readonly slack: number;
+}
+
+export interface Schedule {
+  readonly placed: readonly Placed[];
+  /** The match, and the end of the last task that must be done. */
+  readonly lit: number;
+  readonly ready: number;
+  /** Chores for which there was no room in the waits. */
+  readonly left: readonly Task[];
+}
+
+type Span = [number, number];
+
+/** The first moment from `from` on in which a hand is free for a span. */
+function freeFrom(hand: Hand, taken: readonly Span[], from: number, span: number): number {
+  let at = Math.max(from, hand.from);
+  for (const [a, b] of [...taken, ...hand.busy].sort((x, y) => x[0] - y[0])) {
+    if (b <= at) continue;
+    if (a >= at + span) break;
+    at = b;
+  }
+  return at + span <= hand.until ? at : Infinity;
+}
+
+/**
+ * Places tasks in their order, each as early as its needs, its gate and a pair of hands allow; then chores into the waits.
+ * A lit fire is never left: whoever goes away from it leaves the keeper there, and nothing that burns is handled beside it.
+ * @param lit when the fire was lit, if it is burning already
+ */
+export function schedule(tasks: readonly Task[], hands: readonly Hand[], { from = 0, lit: burning }: { from?: number; lit?: number } = {}): Schedule {
+  const keeper = hands.find((h) => h.as === 'keeper') ?? hands[0]!;
+  const others = hands.filter((h) => h !== keeper);
+  const taken = new Map<Hand, Span[]>(hands.map((h) => [h, []]));
+  const done = new Map<string, number>();
+  const placed: { task: Task; start: number; end: number; hand: Hand }[] = [];
+  let lit = burning;
+  let ready = from;
+
+  const able = (task: Task): Hand[] => {
+    const { who, away } = task.step;
+    if (who === 'keeper') return [keeper];
+    // Away from a lit fire goes only somebody who is not its keeper.
+    if (away && lit !== undefined) return others;
+    return who === 'helper' ? [...others, keeper] : [keeper, ...others];
+  };
+  const put = (task: Task, hand: Hand, start: number) => {
+    const end = start + task.span;
+    taken.get(hand)!.push([start, end]);
+    done.set(task.step.key, end);
+    placed.push({ task, start, end, hand });
+    if (task.lights) lit = end;
+    return end;
+  };
+  const opens = (task: Task, floor: number): number =>
+    Math.max(
+      floor,
+      ...task.step.needs.map((key) => done.get(key) ?? floor),
+      task.afterMatch !== undefined && lit !== undefined ? lit + task.afterMatch : floor
+    );
+
+  const main = tasks.filter((t) => !t.step.chore && !t.step.flammable);
+  const burns = tasks.filter((t) => t.step.flammable);
+  const match = main.findIndex((t) => t.lights);
+
+  /** In the order of the list, one after another for each pair of hands. */
+  const sequence = (list: readonly Task[], floor: number) => {
+    const pointer = new Map<Hand, number>();
+    for (const task of list) {
+      const at = able(task)
+        .map((hand) => ({ hand, start: freeFrom(hand, taken.get(hand)!, Math.max(opens(task, floor), pointer.get(hand) ?? floor), task.span) }))
+        .sort((a, b) => a.start - b.start)[0];
+      if (!at || at.start === Infinity) continue;
+      const end = put(task, at.hand, at.start);
+      pointer.set(at.hand, at.start);
+      // The match waits for everybody who is still busy with what comes before it.
+      ready = Math.max(ready, end);
+    }
+  };
+  // What burns is done before there is a fire, by whoever has time; with a fire burning, only away from it.
+  if (match >= 0) {
+    sequence([...main.slice(0, match), ...burns], from);
+    const light = main[match]!;
+    const start = freeFrom(keeper, taken.get(keeper)!, Math.max(ready, opens(light, from)), light.span);
+    ready = put(light, keeper, start);
+    sequence(inGateOrder(main.slice(match + 1)), lit!);
+  } else {
+    sequence(inGateOrder(main), from);
+    for (const task of burns) {
+      const hand = others[0];
+      const start = hand ? freeFrom(hand, taken.get(hand)!, from, task.span) : Infinity;
+      if (hand && start < Infinity) put(task, hand, start);
+    }
+  }
+
+  // Chores, shortest waits first found: never such that the end moves.
+  const left: Task[] = [];
+  for (const task of tasks.filter((t) => t.step.chore && !t.step.flammable)) {
+    const proving = placed.find((p) => p.task.step.phase === 'Prove' && !p.task.step.chore)?.start;
+    const floor =
+      task.step.phase === 'Prove' ? (proving ?? lit ?? from) : task.step.phase === 'Raise' || task.step.phase === 'Light up' ? (lit ?? from) : from;
+    const at = able(task)
+      .map((hand) => ({ hand, start: freeFrom(hand, taken.get(hand)!, opens(task, floor), task.span) }))
+      .sort((a, b) => a.start - b.start)[0];
+    if (at && at.start + task.span <= ready + 1e-6) put(task, at.hand, at.start);
+    else left.push(task);
+  }
+  return { placed: withSlack(placed, ready, lit), lit: lit ?? from, ready, left };
+}
+
+/**
+ * The order in which gates open: what waits for 30 psi comes before what waits for 60, and what has no gate of its own comes
+ * with the last of what it needs.
+ */
+function inGateOrder(tasks: readonly Task[]): Task[] {
+  const opens = new Map<string, number>();
+  for (const t of tasks) opens.set(t.step.key, Math.max(t.afterMatch ?? 0, ...t.step.needs.map((key) => opens.get(key) ?? 0)));
+  return [...tasks].sort((a, b) => opens.get(a.step.key)! - opens.get(b.step.key)!);
+}
+
+/** How far each can slip: to the next of the same hands, to what needs it, and, for the match, to what its gates hold up. */
+function withSlack(placed: readonly { task: Task; start: number; end: number; hand: Hand }[], ready: number, lit: number | undefined): Placed[] {
+  const slack = new Map<(typeof placed)[number], number>();
+  const order = [...placed].sort((a, b) => b.start - a.start || b.end - a.end);
+  for (const p of order) {
+    let room = Math.max(0, ready - p.end);
+    for (const q of placed) {
+      if (q === p || q.start < p.end - 1e-6) continue;
+      const linked = q.hand === p.hand || q.task.step.needs.includes(p.task.step.key);
+      if (linked) room = Math.min(room, q.start - p.end + (slack.get(q) ?? 0));
+      if (p.task.lights && q.task.afterMatch !== undefined)
+        room = Math.min(room, q.start - (lit! + q.task.afterMatch) + (slack.get(q) ?? 0));
+    }
+    // Everything before the match holds the match up.
+    const match = placed.find((q) => q.task.lights);
+    if (match && p !== match && p.end <= match.start + 1e-6 && !p.task.step.chore) room = Math.min(room, match.start - p.end + (slack.get(match) ?? 0));
+    slack.set(p, Math.max(0, room));
+  }
+  return placed
+    .map((p) => ({ task: p.task, start: p.start, end: p.end, who: p.hand.name, slack: slack.get(p)! }))
+    .sort((a, b) => a.start - b.start || a.end - b.end);
+}
