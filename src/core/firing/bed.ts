@@ -133,7 +133,11 @@ export function burn(grate: Grate, bed: Bed, around: Around, dt: number): number
   // Ash lies loose, about 500 kg/m³; nine tenths of a lump deep it closes most of the grate.
   const ash = bed.ash / (500 * area * 0.9 * grate.lump);
   const choke = 6 * fourth(ash);
-  const drive = naturalDraught(draught.height, bed.smoke, around.ambient) + around.jets;
+  // Most of the column is as warm as the smokebox; the firebox is as hot as the fire, and starts a draught when all else is cold.
+  const drive =
+    naturalDraught(0.85 * draught.height, bed.smoke, around.ambient) +
+    naturalDraught(0.15 * draught.height, bed.hot, around.ambient) +
+    around.jets;
   airThrough(draught, drive, around.fan, around.damper, around.door, depth, choke, bed.coarse, air);
 
   // Air that misses the glowing fuel neither burns nor cools it: one share for both.
@@ -158,12 +162,14 @@ export function burn(grate: Grate, bed: Bed, around: Around, dt: number): number
   const conducts = bed.lit > 0 ? 75 * surface * Math.min(1, (3 * bed.lit) / (reached + 1e-12)) : 0;
   const exchange = bed.fresh > 0 ? conducts / (1 + (conducts * dt) / (bed.fresh * fuelCp)) : 0;
   const toFresh = exchange * (bed.hot - bed.warm);
-  if (bed.fresh > 0) bed.warm += ((toFresh + 0.35 * fluidHeat) * dt) / (bed.fresh * fuelCp);
+  if (bed.fresh > 0) bed.warm += ((toFresh + 0.2 * fluidHeat) * dt) / (bed.fresh * fuelCp);
 
   // What is hot enough takes fire, the sooner the smaller; its flame burns over the bed as far as there is air for it.
   const takes = bed.freshSlow * 60 * (lump / 0.008) ** 1.3;
   const rate = bed.fresh > 0 ? (bed.fresh / takes) * Math.min(1, Math.max(0, (bed.warm - bed.freshIgnites) / 60)) : 0;
-  const caught = Math.min(bed.fresh, rate * dt);
+  // What is soaked burns where it lies: the fluid lights as much as its heat brings to a glow, however large the heap.
+  const soaked = fluidHeat > 0 ? (0.15 * fluidHeat) / (fuelCp * Math.max(50, bed.freshDies + 100 - bed.warm)) : 0;
+  const caught = Math.min(bed.fresh, (rate + soaked) * dt);
   const flame = ((caught * bed.freshFlame * bed.freshHeat) / dt) * (0.4 + 0.5 * Math.min(1, (air.fire + air.door) / (0.3 * draught.air)));
 
   // The lit bed: heat made, less radiation to the firebox, air warmed and fresh fuel warmed. Radiation is taken at its slope.
@@ -181,7 +187,12 @@ export function burn(grate: Grate, bed: Bed, around: Around, dt: number): number
 
   if (caught > 0) {
     const stays = caught * (1 - bed.freshFlame);
-    bed.hot = blend(bed.lit, bed.hot, stays, Math.max(bed.warm + 150, bed.hot - 120));
+    bed.hot = blend(
+      bed.lit,
+      bed.hot,
+      stays,
+      soaked > rate ? Math.max(bed.hot, bed.freshDies + 100) : Math.max(bed.warm + 150, bed.hot - 120)
+    );
     bed.litBulk = blend(bed.lit, bed.litBulk, stays, bed.freshBulk);
     bed.litHeat = blend(bed.lit, bed.litHeat, stays, bed.freshHeat);
     bed.litDies = blend(bed.lit, bed.litDies, stays, bed.freshDies);

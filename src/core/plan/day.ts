@@ -36,7 +36,12 @@ export interface Person {
 
 const instant = Joi.string().isoDate().messages({ '*': 'Give the time as 2026-06-13T11:00:00.000Z.' });
 const words = (max: number, what: string) =>
-  Joi.string().trim().min(1).max(max).required().messages({ '*': `${what}: one to ${max} characters.` });
+  Joi.string()
+    .trim()
+    .min(1)
+    .max(max)
+    .required()
+    .messages({ '*': `${what}: one to ${max} characters.` });
 
 export const dayPlanSchema = Joi.object({
   wants: Joi.array()

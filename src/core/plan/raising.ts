@@ -42,4 +42,5 @@ export function planRaise(
 }
 
 /** When a pressure is reached, s after the match: the first gate at or above it. */
-export const gateBand = (raise: RaisePlan, pressure: number): Band => raise.gates.find((g) => g.pressure >= pressure * 0.999)?.band ?? raise.up;
+export const gateBand = (raise: RaisePlan, pressure: number): Band =>
+  raise.gates.find((g) => g.pressure >= pressure * 0.999)?.band ?? raise.up;

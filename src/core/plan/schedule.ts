@@ -2,7 +2,10 @@ import type { Step } from '../procedure';
 
 /** A task with its minutes, who may do it, and what it waits for. Spans in s, moments in s from the schedule's own zero. */
 export interface Task {
-  readonly step: Pick<Step, 'key' | 'what' | 'phase' | 'who' | 'chore' | 'must' | 'needs'> & { readonly flammable?: boolean; readonly away?: boolean };
+  readonly step: Pick<Step, 'key' | 'what' | 'phase' | 'who' | 'chore' | 'must' | 'needs'> & {
+    readonly flammable?: boolean;
+    readonly away?: boolean;
+  };
   readonly span: number;
   /** Not before this many s after the match; undefined: as soon as what it needs is done. */
   readonly afterMatch?: number;
@@ -56,7 +59,11 @@ function freeFrom(hand: Hand, taken: readonly Span[], from: number, span: number
  * A lit fire is never left: whoever goes away from it leaves the keeper there, and nothing that burns is handled beside it.
  * @param lit when the fire was lit, if it is burning already
  */
-export function schedule(tasks: readonly Task[], hands: readonly Hand[], { from = 0, lit: burning }: { from?: number; lit?: number } = {}): Schedule {
+export function schedule(
+  tasks: readonly Task[],
+  hands: readonly Hand[],
+  { from = 0, lit: burning }: { from?: number; lit?: number } = {}
+): Schedule {
   const keeper = hands.find((h) => h.as === 'keeper') ?? hands[0]!;
   const others = hands.filter((h) => h !== keeper);
   const taken = new Map<Hand, Span[]>(hands.map((h) => [h, []]));
@@ -96,7 +103,10 @@ export function schedule(tasks: readonly Task[], hands: readonly Hand[], { from 
     const pointer = new Map<Hand, number>();
     for (const task of list) {
       const at = able(task)
-        .map((hand) => ({ hand, start: freeFrom(hand, taken.get(hand)!, Math.max(opens(task, floor), pointer.get(hand) ?? floor), task.span) }))
+        .map((hand) => ({
+          hand,
+          start: freeFrom(hand, taken.get(hand)!, Math.max(opens(task, floor), pointer.get(hand) ?? floor), task.span)
+        }))
         .sort((a, b) => a.start - b.start)[0];
       if (!at || at.start === Infinity) continue;
       const end = put(task, at.hand, at.start);
@@ -126,7 +136,11 @@ export function schedule(tasks: readonly Task[], hands: readonly Hand[], { from 
   for (const task of tasks.filter((t) => t.step.chore && !t.step.flammable)) {
     const proving = placed.find((p) => p.task.step.phase === 'Prove' && !p.task.step.chore)?.start;
     const floor =
-      task.step.phase === 'Prove' ? (proving ?? lit ?? from) : task.step.phase === 'Raise' || task.step.phase === 'Light up' ? (lit ?? from) : from;
+      task.step.phase === 'Prove'
+        ? (proving ?? lit ?? from)
+        : task.step.phase === 'Raise' || task.step.phase === 'Light up'
+          ? (lit ?? from)
+          : from;
     const at = able(task)
       .map((hand) => ({ hand, start: freeFrom(hand, taken.get(hand)!, opens(task, floor), task.span) }))
       .sort((a, b) => a.start - b.start)[0];
@@ -147,7 +161,11 @@ function inGateOrder(tasks: readonly Task[]): Task[] {
 }
 
 /** How far each can slip: to the next of the same hands, to what needs it, and, for the match, to what its gates hold up. */
-function withSlack(placed: readonly { task: Task; start: number; end: number; hand: Hand }[], ready: number, lit: number | undefined): Placed[] {
+function withSlack(
+  placed: readonly { task: Task; start: number; end: number; hand: Hand }[],
+  ready: number,
+  lit: number | undefined
+): Placed[] {
   const slack = new Map<(typeof placed)[number], number>();
   const order = [...placed].sort((a, b) => b.start - a.start || b.end - a.end);
   for (const p of order) {
@@ -161,7 +179,8 @@ function withSlack(placed: readonly { task: Task; start: number; end: number; ha
     }
     // Everything before the match holds the match up.
     const match = placed.find((q) => q.task.lights);
-    if (match && p !== match && p.end <= match.start + 1e-6 && !p.task.step.chore) room = Math.min(room, match.start - p.end + (slack.get(match) ?? 0));
+    if (match && p !== match && p.end <= match.start + 1e-6 && !p.task.step.chore)
+      room = Math.min(room, match.start - p.end + (slack.get(match) ?? 0));
     slack.set(p, Math.max(0, room));
   }
   return placed

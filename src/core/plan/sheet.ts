@@ -52,7 +52,13 @@ const minute = 60_000;
 const upToRunning: readonly Phase[] = ['Look over', 'Fill and oil', 'Light up', 'Raise', 'Prove'];
 
 /** Steps by key, of the phases before running, with what this plan changes. */
-export function tasksOf(fitOut: FitOut, procedure: Procedure, plan: Pick<DayPlan, 'minutes' | 'without' | 'tests'>, raise: RaisePlan, done: ReadonlySet<string> = new Set()): Task[] {
+export function tasksOf(
+  fitOut: FitOut,
+  procedure: Procedure,
+  plan: Pick<DayPlan, 'minutes' | 'without' | 'tests'>,
+  raise: RaisePlan,
+  done: ReadonlySet<string> = new Set()
+): Task[] {
   const span = (s: Step) => (plan.minutes[s.key] ?? s.minutes) * 60;
   const steps = procedure.steps.filter((s) => upToRunning.includes(s.phase) && !plan.without.includes(s.key) && !done.has(s.key));
   const lightsAt = procedure.steps.findIndex((s) => s.act === 'light');
@@ -61,16 +67,20 @@ export function tasksOf(fitOut: FitOut, procedure: Procedure, plan: Pick<DayPlan
     const after = step.gates.find((g) => g.kind === 'minutes');
     const afterLighting = procedure.steps.indexOf(step) > lightsAt;
     // The time to do a step counts from when it opens, and it opens at the late edge: nine times in ten there is no wait.
-    const opens = gate?.kind === 'pressure' ? gateBand(raise, gate.atLeast).late : after?.kind === 'minutes' ? after.minutes * 60 : undefined;
-    return { step, span: span(step), ...(step.act === 'light' ? { lights: true } : {}), ...(opens !== undefined && afterLighting ? { afterMatch: opens } : {}) };
+    const opens =
+      gate?.kind === 'pressure' ? gateBand(raise, gate.atLeast).late : after?.kind === 'minutes' ? after.minutes * 60 : undefined;
+    return {
+      step,
+      span: span(step),
+      ...(step.act === 'light' ? { lights: true } : {}),
+      ...(opens !== undefined && afterLighting ? { afterMatch: opens } : {})
+    };
   });
-  const tests = plan.tests.map(
-    (t, i): Task => ({
-      step: { key: `test-${i + 1}`, what: t.what, phase: 'Prove', who: 'keeper', chore: false, must: true, needs: [] },
-      span: t.minutes * 60,
-      afterMatch: raise.up.late + 1
-    })
-  );
+  const tests = plan.tests.map((t, i): Task => ({
+    step: { key: `test-${i + 1}`, what: t.what, phase: 'Prove', who: 'keeper', chore: false, must: true, needs: [] },
+    span: t.minutes * 60,
+    afterMatch: raise.up.late + 1
+  }));
   return [...tasks, ...tests];
 }
 
@@ -122,7 +132,10 @@ export function daySheet(input: SheetInput): Sheet {
   const stopBy = plan.end ? Date.parse(plan.end) - after * minute : undefined;
   const problems: string[] = [];
   const keeper = plan.people.find((p) => p.as === 'keeper')!;
-  if (raise.up.sure < 0.5) problems.push('By what is known of this engine it does not reach working pressure within nine hours: look at its fire, its water and its figures.');
+  if (raise.up.sure < 0.5)
+    problems.push(
+      'By what is known of this engine it does not reach working pressure within nine hours: look at its fire, its water and its figures.'
+    );
   if (late) {
     const arrives = keeper.from ? Date.parse(keeper.from) : undefined;
     const needs = Math.round((s.ready - s.placed[0]!.start) / 60);
@@ -132,9 +145,11 @@ export function daySheet(input: SheetInput): Sheet {
         : `It needs ${needs} min from the first look to the last proof, and there are ${Math.max(0, Math.round((wanted - at(s.placed[0]!.start)) / minute))}. The earliest is {at:${ready}}.`
     );
   }
-  if (stopBy !== undefined && stopBy < ready) problems.push('Shutting down and putting away would have to begin before it is ready: there is no running in this day.');
+  if (stopBy !== undefined && stopBy < ready)
+    problems.push('Shutting down and putting away would have to begin before it is ready: there is no running in this day.');
   for (const w of plan.wants)
-    if (stopBy !== undefined && Date.parse(w.at) > stopBy) problems.push(`“${w.what}” is after {at:${stopBy}}, when shutting down must begin to be over in time.`);
+    if (stopBy !== undefined && Date.parse(w.at) > stopBy)
+      problems.push(`“${w.what}” is after {at:${stopBy}}, when shutting down must begin to be over in time.`);
   return {
     want,
     begin: at(s.placed[0]?.start ?? 0),
@@ -173,7 +188,10 @@ function fit(tasks: readonly Task[], plan: DayPlan, wanted: number, busy: Busy, 
   let s!: Schedule;
   for (let n = 0; n < 6; n++) {
     // The first go assumes that everybody is there.
-    s = schedule(tasks, n === 0 ? handsAt(plan, zero, {}).map((h) => ({ ...h, from: -Infinity, until: Infinity })) : handsAt(plan, zero, busy));
+    s = schedule(
+      tasks,
+      n === 0 ? handsAt(plan, zero, {}).map((h) => ({ ...h, from: -Infinity, until: Infinity })) : handsAt(plan, zero, busy)
+    );
     const over = zero + s.ready * 1000 - wanted;
     const next = Math.max(notBefore, zero - over);
     if (n > 0 && Math.abs(next - zero) < 1000) break;
@@ -194,7 +212,15 @@ export function minutesAfter(procedure: Procedure, plan: Pick<DayPlan, 'minutes'
 }
 
 /** What to leave out or change, and what it gains; never a step whose evidence may not be skipped. */
-function cutsOf(tasks: readonly Task[], plan: DayPlan, ready: number, wanted: number, busy: Busy, notBefore: number | undefined, late: boolean): Cut[] {
+function cutsOf(
+  tasks: readonly Task[],
+  plan: DayPlan,
+  ready: number,
+  wanted: number,
+  busy: Busy,
+  notBefore: number | undefined,
+  late: boolean
+): Cut[] {
   if (!late) return [];
   const gain = (list: readonly Task[], people = plan) => {
     const { zero, s } = fit(list, people, wanted, busy, notBefore);
@@ -203,7 +229,16 @@ function cutsOf(tasks: readonly Task[], plan: DayPlan, ready: number, wanted: nu
   const cuts: Cut[] = [];
   for (const t of tasks) {
     const { step } = t;
-    if (step.must || step.chore || t.lights || t.afterMatch !== undefined || step.key === 'fill' || step.phase !== 'Look over' || lookOver.has(step.key)) continue;
+    if (
+      step.must ||
+      step.chore ||
+      t.lights ||
+      t.afterMatch !== undefined ||
+      step.key === 'fill' ||
+      step.phase !== 'Look over' ||
+      lookOver.has(step.key)
+    )
+      continue;
     const gains = gain(tasks.filter((x) => x !== t));
     if (gains >= minute) cuts.push({ what: `Do “${step.what}” the evening before`, gains });
   }
@@ -251,7 +286,12 @@ export function replan(input: {
       ? (() => {
           const gates = live.map(({ pressure, band }) => ({
             pressure,
-            band: { early: (band.early - litAt) / 1000, middle: (band.middle - litAt) / 1000, late: (band.late - litAt) / 1000, sure: band.sure }
+            band: {
+              early: (band.early - litAt) / 1000,
+              middle: (band.middle - litAt) / 1000,
+              late: (band.late - litAt) / 1000,
+              sure: band.sure
+            }
           }));
           return { gates, up: gates.at(-1)!.band };
         })()
@@ -262,7 +302,10 @@ export function replan(input: {
   const steamAt = litAt ?? now + s.lit * 1000;
   const steam = shift(raise.up, steamAt);
   // Nothing is ready before there is steam, whatever is left to do.
-  const ready = Math.max(now + s.ready * 1000, raise.up.late < Infinity ? Math.min(steam.late, now + s.ready * 1000 + 1) : now + s.ready * 1000);
+  const ready = Math.max(
+    now + s.ready * 1000,
+    raise.up.late < Infinity ? Math.min(steam.late, now + s.ready * 1000 + 1) : now + s.ready * 1000
+  );
   const wanted = Date.parse(plan.wants[0]!.at);
   const behind = ready - wanted;
   const skip: Cut[] = [];
