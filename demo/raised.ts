@@ -1,7 +1,22 @@
-import { type Habits, type Overrides, type Plant, plantFigures, plantOf, raise, type Raising, usualFill } from '../src/core/boiler';
-import { chance, type Chance } from '../src/core/chance';
+import {
+  copyOf,
+  gaugeOf,
+  type Habits,
+  type Overrides,
+  type Plant,
+  plantFigures,
+  plantOf,
+  raise,
+  type Raising,
+  shut,
+  step,
+  usualFill
+} from '../src/core/boiler';
+import { type Chance } from '../src/core/chance';
 import type { FitOut } from '../src/core/engine';
 import { needleSpread } from '../src/core/forecast';
+import { drop } from '../src/core/firing';
+import { fireOf, type Past } from '../src/core/learn';
 
 /**
  * A raising as it truly went, by the model, and what a keeper read off it: an engine that is not quite its class, a day that
@@ -16,6 +31,10 @@ export interface Raised {
   readonly ambient: number;
   /** s after the match, Pa at the gauge. */
   readonly readings: readonly { readonly at: number; readonly value: number }[];
+  /** After the fire is out: s since it was, Pa at the gauge. */
+  readonly cooling: readonly { readonly at: number; readonly value: number }[];
+  /** What it truly lost while it cooled, W/K: to the air, by small leaks, and by the draught through its tubes. */
+  readonly cools: number;
   /** When the blower took over from the fan, s after the match. */
   readonly blowerAt?: number;
 }
@@ -37,6 +56,44 @@ export function oddly(f: FitOut, factors: Readonly<Record<string, number>>): Ove
 
 /** s between looks at the needle while raising. */
 const looks: Record<FitOut['size'], number> = { tabletop: 25, small: 60, medium: 200, full: 420 };
+
+/** The fire dropped and the boiler left: a look now and then until the needle is down. */
+function cooled(truth: Plant, raising: Raising, f: FitOut, luck: Chance): Pick<Raised, 'cooling' | 'cools'> {
+  const w = copyOf(raising.end);
+  const set = shut(truth);
+  if (w.fire.with === 'solid') drop(w.fire);
+  else Object.assign(w.fire, { setting: 0, warmth: 0, on: false });
+  const from = w.time;
+  const cooling: { at: number; value: number }[] = [];
+  const energy = w.contents.energy;
+  let warmth = 0;
+  let next = looks[f.size];
+  while (cooling.length < 12 && w.time - from < 5 * 3600 && gaugeOf(w) > 0) {
+    step(truth, w, set, 2);
+    warmth += 2 * (w.contents.T - w.ambient);
+    if (w.time - from < next) continue;
+    cooling.push({ at: w.time - from, value: Math.max(0, gaugeOf(w) + needleSpread(gaugeOf(w)) * luck.normal()) });
+    next += 3 * looks[f.size] * luck.between(0.7, 1.4);
+  }
+  return { cooling, cools: (energy - w.contents.energy) / Math.max(1, warmth) };
+}
+
+/** The same as a past: what learning gets to see. @param litAt ms since 1970 */
+export const asPast = (f: FitOut, r: Raised, litAt: number): Past => ({
+  litAt,
+  water: usualFill(f, r.truth, r.T),
+  waterFrom: 'glass',
+  T: r.T,
+  TFrom: 'read',
+  ambient: r.ambient,
+  readings: r.readings.filter((x) => x.at <= (r.raising.reached ?? Infinity)),
+  ...(r.blowerAt === undefined ? {} : { blowerAt: r.blowerAt }),
+  airOut: false,
+  ...(r.raising.reached === undefined ? {} : { reached: r.raising.reached }),
+  cooling: r.cooling,
+  fire: fireOf(f),
+  swept: true
+});
 
 /**
  * @param own how the engine differs, the same from day to day @param day how much the day's fire gives, 1 as usual
@@ -69,5 +126,14 @@ export function raised(
       next = m.time + looks[f.size] * luck.between(0.6, 1.5);
     }
   const blowerAt = raising.moments.find((m) => m.set.blower > 0)?.time;
-  return { truth, raising, water, T, ambient, readings, ...(blowerAt === undefined ? {} : { blowerAt }) };
+  return {
+    truth,
+    raising,
+    water,
+    T,
+    ambient,
+    readings,
+    ...cooled(truth, raising, f, luck),
+    ...(blowerAt === undefined ? {} : { blowerAt })
+  };
 }

@@ -57,3 +57,20 @@ export function pressureAt(t: EnergyTable, T: number): number {
 
 /** Room above the water at a temperature, m³. */
 export const spaceAt = (t: EnergyTable, T: number): number => t.space[Math.min(t.space.length - 1, Math.max(0, Math.round(T - t.from)))]!;
+
+/**
+ * What a gauge shows, Pa: steam, and the air that stood over the cold water and made up one atmosphere there.
+ * @param share of that air that is still in, 0 to 1
+ */
+export function needleAt(t: EnergyTable, share: number, T: number, atmosphere: number): number {
+  const air = share > 0.001 ? (share * 99_500 * (t.space[15]! / spaceAt(t, T)) * T) / 288.15 : 0;
+  return Math.max(0, pressureAt(t, T) + air - atmosphere);
+}
+
+/**
+ * Share of the air left after a while: it goes with what leaks, by the hole's choked flow over the room, the less the lower
+ * the pressure.
+ * @param lnLeak ln of the rate at 0.8 bar and more, 1/s
+ */
+export const airLeft = (share: number, lnLeak: number, gauge: number, dt: number): number =>
+  share > 0.001 && gauge > 0 ? share * Math.exp(-Math.exp(lnLeak) * Math.sqrt(Math.min(1, gauge / 8e4)) * dt) : share;

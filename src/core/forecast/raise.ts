@@ -1,7 +1,7 @@
 import { boilingAt } from '../steam';
 import type { Plant } from '../boiler';
 import { chance, type Chance } from '../chance';
-import { energyAt, type EnergyTable, energyTable, pressureAt, spaceAt, temperatureAt } from './energy';
+import { airLeft, energyAt, type EnergyTable, energyTable, needleAt, spaceAt, temperatureAt } from './energy';
 import type { Heating } from './heating';
 
 /**
@@ -94,10 +94,6 @@ export function startRaise(s: RaiseStart): RaiseFilter {
 /** A normal with one day in eight that is three times as odd: an engine's past must not make its forecast stubborn. */
 const spread = (luck: Chance, s: number) => s * luck.normal() * (luck.odds(0.12) ? 3 : 1);
 
-/** Air goes with what leaks: the hole's choked flow over the room, the less the lower the pressure. */
-const leaks = (air: number, lnLeak: number, gauge: number, dt: number): number =>
-  air > 0.001 && gauge > 0 ? air * Math.exp(-Math.exp(lnLeak) * Math.sqrt(Math.min(1, gauge / 8e4)) * dt) : air;
-
 /** The cloud as it stands at a later moment. Steps of up to 30 s. @param to s since 1970 */
 export function runTo(f: RaiseFilter, to: number): void {
   const { table, plant, heating, luck } = f;
@@ -111,17 +107,10 @@ export function runTo(f: RaiseFilter, to: number): void {
       const heat = Math.exp(f.lnHeat[i]! + (f.blower ? f.lnBoost[i]! : 0)) * up;
       f.energy[i]! += (heat - plant.vessel.loss * (T - f.ambient)) * dt;
       f.lnHeat[i]! += sd * luck.normal() * (luck.next() < 0.05 ? 3 : 1);
-      if (f.air[i]! > 0.001) f.air[i] = leaks(f.air[i]!, f.lnLeak[i]!, gaugeOf(f, f.air[i]!, T), dt);
+      if (f.air[i]! > 0.001) f.air[i] = airLeft(f.air[i]!, f.lnLeak[i]!, needleAt(f.table, f.air[i]!, T, f.atmosphere), dt);
     }
     f.now += dt;
   }
-}
-
-/** What the gauge would show at a temperature with a share of the air still in, Pa. */
-function gaugeOf(f: RaiseFilter, share: number, T: number): number {
-  // The air that stood over the cold water made up one atmosphere there.
-  const air = share > 0.001 ? (share * 99_500 * (f.table.space[15]! / spaceAt(f.table, T)) * T) / 288.15 : 0;
-  return Math.max(0, pressureAt(f.table, T) + air - f.atmosphere);
 }
 
 export type Seen =
@@ -166,7 +155,7 @@ function likelihood(f: RaiseFilter, i: number, T: number, seen: Seen): number {
   const bell = (x: number) => Math.exp(-0.5 * x * x);
   switch (seen.kind) {
     case 'pressure': {
-      const gauge = gaugeOf(f, f.air[i]!, T);
+      const gauge = needleAt(f.table, f.air[i]!, T, f.atmosphere);
       // A needle on its stop says only that there is less than it can show.
       if (seen.value <= 0.5 * psi) return 0.05 + 0.95 * (gauge < 2 * psi ? 1 : bell((gauge - 2 * psi) / (1.2 * psi)));
       return 0.05 + 0.95 * bell((gauge - seen.value) / needleSpread(seen.value));
@@ -179,7 +168,7 @@ function likelihood(f: RaiseFilter, i: number, T: number, seen: Seen): number {
         0.95 * (T > boilingAt(f.atmosphere) - 1 ? bell((T - boilingAt(f.atmosphere) - 2) / 8) : bell((T - boilingAt(f.atmosphere) + 1) / 3))
       );
     case 'about':
-      return 0.1 + 0.9 * bell((gaugeOf(f, f.air[i]!, T) - seen.value) / (0.12 * seen.value + psi));
+      return 0.1 + 0.9 * bell((needleAt(f.table, f.air[i]!, T, f.atmosphere) - seen.value) / (0.12 * seen.value + psi));
   }
 }
 
@@ -311,7 +300,7 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
     const dt = Math.min(180, Math.max(4, (target - energy) / Math.exp(lnHeat) / 40));
     const sd = heating.walk * Math.sqrt(dt / 60);
     let T = temperatureAt(f.table, energy);
-    let before = gaugeOf(f, air, T);
+    let before = needleAt(f.table, air, T, f.atmosphere);
     while (gate < gates.length && gates[gate]! <= before) times[gate++]![n] = t;
     // The fire's coming up is a series of equal shrinkings.
     let down = Math.exp(-(t + dt / 2 - f.litAt) / lag);
@@ -328,8 +317,8 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
       T = temperatureAt(f.table, energy);
       // A boiler with a pace is kept to it by its keeper.
       if (T > was + fastest * dt) energy = energyAt(f.table, (T = was + fastest * dt));
-      const gauge = gaugeOf(f, air, T);
-      air = leaks(air, f.lnLeak[i]!, gauge, dt);
+      const gauge = needleAt(f.table, air, T, f.atmosphere);
+      air = airLeft(air, f.lnLeak[i]!, gauge, dt);
       if (!blower && plant.sustains > 0 && gauge >= plant.sustains) {
         blower = true;
         heat *= Math.exp(f.lnBoost[i]!);

@@ -5,4 +5,4 @@ export * from './fold';
 export * from './quick-line';
 export * from './say';
 export type * from './state';
-export { summarise, type Summary } from './summary';
+export { litAt, type Summary, summarise, upAt } from './summary';

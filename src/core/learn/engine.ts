@@ -1,0 +1,288 @@
+import { type Plant, plantOf, usualFill } from '../boiler';
+import type { FitOut } from '../engine';
+import { ahead, type Band, classHeating, type Heating, startRaise } from '../forecast';
+import type { Kind } from '../units';
+import { before, fitTogether } from './burners';
+import { lossFrom } from './cooling';
+import type { Past } from './past';
+import { type Fit, fitRaising, type Learnt } from './raising';
+
+/** A past raising with the steaming it belongs to. */
+export interface Told {
+  readonly id: string;
+  readonly past: Past;
+  /** Fitted when its steaming ended; fitted again when it is missing. */
+  readonly fit?: Fit;
+}
+
+/** What the owner has said about an engine's past. */
+export interface Learning {
+  /** Steamings that are left out, by id. */
+  readonly leftOut: readonly string[];
+  /** Moments from which another chapter begins, ms since 1970, with why. */
+  readonly chapters: readonly { readonly at: number; readonly why: string }[];
+}
+
+/** One figure of an engine as its past shows it. */
+export interface Figure {
+  readonly key: 'heat' | 'lag' | 'boost' | 'loss' | 'metal' | 'day';
+  readonly name: string;
+  readonly kind: Kind;
+  readonly value: number;
+  /** Edges between which it lies eight times in ten. */
+  readonly low: number;
+  readonly high: number;
+  /** What its class would have. */
+  readonly usual: number;
+  /** How much was learnt: 1 − variance after ÷ variance before. */
+  readonly learnt: number;
+  readonly how: string;
+}
+
+/** A raising against what was to be expected of it before it began. */
+export interface Judged {
+  readonly id: string;
+  readonly litAt: number;
+  readonly chapter: number;
+  readonly leftOut: boolean;
+  readonly fit: Fit;
+  /** s from the match to working pressure. */
+  readonly reached?: number;
+  readonly expected: Band;
+  readonly held?: boolean;
+}
+
+export interface Chapter {
+  readonly from: number;
+  readonly why: string;
+}
+
+export interface Learned {
+  readonly figures: readonly Figure[];
+  readonly heating: Heating;
+  readonly raisings: readonly Judged[];
+  readonly chapters: readonly Chapter[];
+  /** Steamings that the figures come from. */
+  readonly from: readonly string[];
+  /** How many of the forecasts made at the match held, of how many. */
+  readonly score: { readonly held: number; readonly of: number };
+}
+
+/** Raisings that an owner's oldest news is worth half of the newest after. */
+const halfLife = 8;
+
+/** Chapters of a past: the first, what the owner set, another fire, and a sweep after it was left undone. */
+export function chaptersOf(told: readonly Told[], learning: Learning): Chapter[] {
+  const found: Chapter[] = [{ from: -Infinity, why: 'from the first steaming' }];
+  let unswept = 0;
+  told.forEach(({ past }, i) => {
+    const last = told[i - 1]?.past;
+    if (last && last.fire !== past.fire) found.push({ from: past.litAt, why: `another fire: ${past.fire}` });
+    else if (last?.swept && unswept >= 3) found.push({ from: past.litAt, why: 'tubes swept after they were left' });
+    unswept = past.swept ? (last && !last.swept ? unswept : 0) : last?.swept ? 1 : unswept + 1;
+  });
+  for (const c of learning.chapters) found.push({ from: c.at, why: c.why });
+  return found.sort((a, b) => a.from - b.from);
+}
+
+/**
+ * Where a forecast starts for an engine with a past: the class, moved by what its raisings showed, the newest most; as wide
+ * as its days differ. @param fits of the chapter that counts, oldest first
+ */
+export function heatingFrom(usual: Heating, fits: readonly Fit[], because = ''): Heating {
+  if (!fits.length) return usual;
+  const weights = fits.map((_, i) => 0.5 ** ((fits.length - 1 - i) / halfLife));
+  const counts = weights.reduce((a, w) => a + w, 0);
+  const pool = (of: (f: Fit) => Learnt | undefined, prior: number, priorSpread: number, day: number) => {
+    const seen = fits.flatMap((f, i) => {
+      const l = of(f);
+      return l ? [{ ...l, w: weights[i]! / (l.spread ** 2 + day ** 2) }] : [];
+    });
+    const precision = seen.reduce((a, s) => a + s.w, 0);
+    const prior_ = 1 / priorSpread ** 2;
+    const value = (prior * prior_ + seen.reduce((a, s) => a + s.w * s.value, 0)) / (prior_ + precision);
+    const spread2 = 1 / (prior_ + precision);
+    // How days differ: what is usual, until there are enough days to say so.
+    const scatter = seen.reduce((a, s) => a + s.w * (s.value - value) ** 2, 0) / Math.max(1e-9, precision);
+    const day2 = (4 * day ** 2 + counts * scatter) / (4 + counts);
+    return { value, spread: Math.sqrt(spread2 + day2), of: Math.sqrt(spread2) };
+  };
+  const heat = pool((f) => f.lnHeat, usual.lnHeat, usual.heatSpread, 0.4 * usual.heatSpread);
+  const lag = pool((f) => f.lnLag, Math.log(usual.lag), usual.lagSpread, 0.5 * usual.lagSpread);
+  const boost = usual.boostSpread > 0 ? pool((f) => f.lnBoost, usual.lnBoost, usual.boostSpread, 0.5 * usual.boostSpread) : undefined;
+  return {
+    ...usual,
+    lnHeat: heat.value,
+    heatSpread: heat.spread,
+    lag: Math.exp(lag.value),
+    lagSpread: lag.spread,
+    ...(boost ? { lnBoost: boost.value, boostSpread: boost.spread } : {}),
+    from: `${fits.length === 1 ? 'its last raising' : `its last ${fits.length} raisings`}${because}`,
+    raisings: fits.length
+  };
+}
+
+/** What would have been said at the match. */
+function expect(plant: Plant, heating: Heating, past: Past, workingPressure: number): Band {
+  const { water, T, ambient } = past;
+  return ahead(startRaise({ plant, heating, water, T, ambient, litAt: 0, ventOpen: past.airOut }), [workingPressure], {
+    far: 9 * 3600
+  })[0]!;
+}
+
+/**
+ * Learns an engine from its past: each raising read by itself, then put together chapter by chapter; each is also judged
+ * against what those before it would have led one to expect.
+ * @param told oldest first @param progress called with the share that is done
+ */
+export function learn(fitOut: FitOut, told: readonly Told[], learning: Learning, progress: (share: number) => void = () => {}): Learned {
+  const plant = plantOf(fitOut);
+  const usual = classHeating(fitOut, plant, { water: usualFill(fitOut, plant, 288), T: 288.15 });
+  const chapters = chaptersOf(told, learning);
+  const chapterOf = (at: number) => chapters.findLastIndex((c) => c.from <= at);
+  const leftOut = new Set(learning.leftOut);
+  const judged: Judged[] = [];
+  told.forEach(({ id, past, fit }, i) => {
+    const chapter = chapterOf(past.litAt);
+    const earlier = judged.filter((j) => j.chapter === chapter && !j.leftOut).map((j) => j.fit);
+    const expected = expect(plant, heatingFrom(usual, earlier), past, fitOut.workingPressure);
+    const { reached } = past;
+    judged.push({
+      id,
+      litAt: past.litAt,
+      chapter,
+      leftOut: leftOut.has(id),
+      fit: fit ?? fitRaising(plant, usual, past),
+      expected,
+      ...(reached === undefined ? {} : { reached, held: expected.early <= reached && reached <= expected.late })
+    });
+    progress(((i + 1) / told.length) * 0.8);
+  });
+  const now = chapters.length - 1;
+  const counted = judged.filter((j) => j.chapter === now && !j.leftOut);
+  const pasts = told.filter((t) => counted.some((j) => j.id === t.id)).map((t) => t.past);
+  const chapter = chapters[now]!;
+  const heating = heatingFrom(
+    usual,
+    counted.map((j) => j.fit),
+    chapter.from > -Infinity ? ` (${chapter.why})` : ''
+  );
+  const figures = figuresOf(fitOut, plant, usual, heating, counted, pasts);
+  progress(1);
+  const scored = judged.filter((j) => j.held !== undefined);
+  return {
+    figures,
+    heating,
+    raisings: judged,
+    chapters,
+    from: counted.map((j) => j.id),
+    score: { held: scored.filter((j) => j.held).length, of: scored.length }
+  };
+}
+
+const z = 1.2816;
+/** What more raisings do not tell better, as logarithms: the same wrong water level every time, leaks that follow pressure and not warmth. */
+const never = { heat: 0.02, loss: 0.06 } as const;
+const withFloor = (l: Learnt, floor: number): Learnt => ({ value: l.value, spread: Math.hypot(l.spread, floor) });
+
+/** The figures that a past can tell, and only those: a figure of which nothing was learnt is left to its class. */
+function figuresOf(
+  fitOut: FitOut,
+  plant: Plant,
+  usual: Heating,
+  heating: Heating,
+  counted: readonly Judged[],
+  pasts: readonly Past[]
+): Figure[] {
+  if (!counted.length) return [];
+  const figure = (key: Figure['key'], name: string, kind: Kind, l: Learnt, prior: Learnt, how: string): Figure => ({
+    key,
+    name,
+    kind,
+    value: Math.exp(l.value),
+    low: Math.exp(l.value - z * l.spread),
+    high: Math.exp(l.value + z * l.spread),
+    usual: Math.exp(prior.value),
+    learnt: Math.max(0, 1 - (l.spread / prior.spread) ** 2),
+    how
+  });
+  const pooled = (of: (f: Fit) => Learnt | undefined, prior: Learnt, day: number): Learnt | undefined => {
+    const seen = counted.flatMap((j) => of(j.fit) ?? []);
+    if (!seen.length) return undefined;
+    const weights = seen.map((s) => 1 / (s.spread ** 2 + day ** 2));
+    const precision = 1 / prior.spread ** 2 + weights.reduce((a, w) => a + w, 0);
+    const value = (prior.value / prior.spread ** 2 + seen.reduce((a, s, i) => a + weights[i]! * s.value, 0)) / precision;
+    return { value, spread: Math.sqrt(1 / precision) };
+  };
+  const out: Figure[] = [];
+  const cooled = pasts.flatMap((p) => lossFrom(plant, p) ?? []);
+  const lossPrior: Learnt = { value: Math.log(plant.vessel.loss), spread: before.loss };
+  const together = fitOut.fire.with === 'solid' ? undefined : fitTogether(plant, usual, pasts);
+  const heatPrior: Learnt = { value: usual.lnHeat, spread: usual.heatSpread };
+  const heat = together?.lnHeat ?? pooled((f) => f.lnHeat, heatPrior, 0.4 * usual.heatSpread);
+  if (heat)
+    out.push(
+      figure(
+        'heat',
+        'Heat that reaches the water',
+        'power',
+        withFloor(heat, never.heat),
+        heatPrior,
+        together ? 'several raisings read together' : 'each raising read by itself, then their mean'
+      )
+    );
+  const lagPrior: Learnt = { value: Math.log(usual.lag), spread: usual.lagSpread };
+  const lag = together?.lnLag ?? pooled((f) => f.lnLag, lagPrior, 0.5 * usual.lagSpread);
+  if (lag) out.push(figure('lag', 'Time the fire takes to come up', 'time', lag, lagPrior, 'from how late the needle began to move'));
+  const boostPrior: Learnt = { value: usual.lnBoost, spread: usual.boostSpread };
+  const boost = usual.boostSpread > 0 ? pooled((f) => f.lnBoost, boostPrior, 0.5 * usual.boostSpread) : undefined;
+  if (boost)
+    out.push(
+      figure('boost', 'Heat on the blower over heat on the fan', 'ratio', boost, boostPrior, 'from before and after the changeover')
+    );
+  const weights = cooled.map((c) => 1 / (c.spread ** 2 + 0.03 ** 2));
+  const precision = 1 / lossPrior.spread ** 2 + weights.reduce((a, w) => a + w, 0);
+  const loss: Learnt | undefined = cooled.length
+    ? {
+        value: (lossPrior.value / lossPrior.spread ** 2 + cooled.reduce((a, c, i) => a + weights[i]! * c.value, 0)) / precision,
+        spread: Math.sqrt(1 / precision)
+      }
+    : together?.lnLoss;
+  if (loss)
+    out.push(
+      figure(
+        'loss',
+        'Heat lost while it cools, per kelvin',
+        'loss',
+        withFloor(loss, never.loss),
+        lossPrior,
+        cooled.length
+          ? 'from how it cooled with the fire out: to the air, by small leaks, by draught through the tubes'
+          : 'several raisings read together'
+      )
+    );
+  if (together)
+    out.push(
+      figure(
+        'metal',
+        'Heat held by the metal, per kelvin',
+        'heat capacity',
+        together.lnMetal,
+        { value: Math.log(plant.vessel.metal), spread: before.metal },
+        'hardly to be told from its heat: mostly its drawing'
+      )
+    );
+  const scatter = Math.sqrt(Math.max(0, heating.heatSpread ** 2 - (heat?.spread ?? 0) ** 2));
+  out.push({
+    key: 'day',
+    name: 'One day differs from the next by',
+    kind: 'percent',
+    value: scatter * 100,
+    low: scatter * 100,
+    high: scatter * 100,
+    usual: 40 * usual.heatSpread,
+    learnt: counted.length / (counted.length + 4),
+    how: 'scatter of the heat of its raisings'
+  });
+  return out.filter((f) => f.key === 'heat' || f.key === 'day' || (f.learnt > 0.1 && (f.key !== 'lag' || f.value > 30)));
+}

@@ -1,0 +1,5 @@
+export * from './engine';
+export * from './past';
+export * from './raising';
+export { lossFrom } from './cooling';
+export { fitTogether } from './burners';

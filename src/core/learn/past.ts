@@ -1,0 +1,113 @@
+import { litAt, type Log, upAt } from '../log';
+import { saturationAtGauge, waterVolume } from '../steam';
+import { plantOf, usualFill, waterAtGlass } from '../boiler';
+import type { Gauge } from '../units';
+
+/** A raising as it was logged: what learning needs of a steaming, small enough to be kept with its summary. */
+export interface Past {
+  /** ms since 1970 */ readonly litAt: number;
+  /** kg of water at the match. */ readonly water: number;
+  readonly waterFrom: 'glass' | 'usual fill';
+  /** K, of the water at the match and of the air; `TFrom` says whether it was read or taken as usual. */
+  readonly T: number;
+  readonly TFrom: 'read' | 'taken as usual';
+  readonly ambient: number;
+  /** s after the match, Pa at the gauge. */
+  readonly readings: readonly Read[];
+  /** s after the match at which the blower took over. */
+  readonly blowerAt?: number;
+  /** The air was let out: whistle, vent or blower before there was much pressure. */
+  readonly airOut: boolean;
+  /** s after the match to working pressure, as far as the readings tell. */
+  readonly reached?: number;
+  /** Readings after the fire was out, s after it was. */
+  readonly cooling: readonly Read[];
+  /** What the fire burns and how strong it is: another fire is another chapter. */
+  readonly fire: string;
+  /** Tubes were swept when it was put away, or just before it. */
+  readonly swept: boolean;
+}
+export interface Read {
+  readonly at: number;
+  readonly value: number;
+}
+
+/** What was raised with: an engine whose fire changes begins a new chapter. */
+export const fireOf = ({ fire }: Log['context']['fitOut']): string =>
+  fire.with === 'solid'
+    ? `${fire.fuel}, ${Math.round(fire.grateLength * fire.grateWidth * 1e4)} cm²`
+    : `${fire.with}, ${'power' in fire ? Math.round(fire.power) : fire.fuel}`;
+
+/** The usual temperature of a cold boiler where nothing was read, K. */
+const usual = 286;
+
+/** The raising in a log; undefined when there is no match or too little was read to learn from. */
+export function pastOf(log: Log): Past | undefined {
+  const { fitOut } = log.context;
+  const lit = litAt(log);
+  if (!lit) return undefined;
+  const kept = log.entries.filter((e) => !log.struck.has(e.id));
+  const from = Date.parse(lit);
+  const after = (at: string, zero = from) => (Date.parse(at) - zero) / 1000;
+  const out = log.state.fire.outAt;
+  const readings = kept.flatMap((e) =>
+    e.kind === 'reading' && e.body.pressure !== undefined && e.at > lit && (!out || e.at < out)
+      ? [{ at: after(e.at), value: e.body.pressure }]
+      : []
+  );
+  const up = upAt(log);
+  const reached = up ? toWorkingPressure(readings, after(up), fitOut.workingPressure) : undefined;
+  const raising = readings.filter((r) => r.at <= (reached ?? Infinity) + 1);
+  if (raising.filter((r) => r.value > 0).length < 2) return undefined;
+
+  const cold = kept.filter((e) => e.kind === 'reading' && e.at <= lit);
+  const T = cold.findLast((e) => e.kind === 'reading' && e.body.temperature !== undefined);
+  const start = T?.kind === 'reading' ? T.body.temperature! : usual;
+  const plant = plantOf(fitOut);
+  const level = cold.findLast((e) => e.kind === 'reading' && typeof e.body.glass === 'number');
+  const glass = level?.kind === 'reading' && typeof level.body.glass === 'number' ? level.body.glass : undefined;
+  const water =
+    glass !== undefined && plant.vessel.glass
+      ? waterAtGlass(plant.vessel, glass, start) / waterVolume(start)
+      : usualFill(fitOut, plant, start);
+  const blower = kept.find((e) => e.kind === 'valve' && e.body.valve === 'blower' && e.body.open > 0.05 && e.at > lit);
+  const airOut = kept.some(
+    (e) =>
+      e.at > lit &&
+      e.kind === 'valve' &&
+      ['whistle', 'vent'].includes(e.body.valve) &&
+      e.body.open > 0 &&
+      (reached === undefined || after(e.at) < reached)
+  );
+  return {
+    litAt: from,
+    water,
+    waterFrom: glass === undefined ? 'usual fill' : 'glass',
+    T: start,
+    TFrom: T ? 'read' : 'taken as usual',
+    ambient: Math.min(start, 303),
+    readings: raising,
+    ...(blower ? { blowerAt: after(blower.at) } : {}),
+    airOut,
+    ...(reached === undefined ? {} : { reached }),
+    cooling: out
+      ? kept.flatMap((e) =>
+          e.kind === 'reading' && (e.body.pressure ?? 0) > 0 && e.at > out
+            ? [{ at: after(e.at, Date.parse(out)), value: e.body.pressure! }]
+            : []
+        )
+      : [],
+    fire: fireOf(fitOut),
+    swept: log.state.steps['tubes-swept']?.outcome === 'done'
+  };
+}
+
+/** When the needle passed working pressure: between the readings on either side by temperature, which rises evenly. */
+function toWorkingPressure(readings: readonly Read[], near: number, workingPressure: number): number {
+  const before = readings.findLast((r) => r.at < near && r.value < workingPressure);
+  const past = readings.find((r) => r.at >= near);
+  if (!past || !before || past.value <= before.value) return near;
+  const T = (p: number) => saturationAtGauge(p as Gauge).T;
+  const share = (T(workingPressure) - T(before.value)) / (T(past.value) - T(before.value));
+  return before.at + Math.min(1.6, Math.max(0, share)) * (past.at - before.at);
+}
