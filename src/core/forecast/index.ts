@@ -1,3 +1,5 @@
+export * from './dip';
 export * from './energy';
 export * from './heating';
 export * from './raise';
+export * from './water';

@@ -51,6 +51,8 @@ const step = Joi.object({
   sees: Joi.string().max(60),
   proves: Joi.array().items(Joi.string().max(40)).max(6),
   chore: Joi.boolean().required(),
+  flammable: Joi.boolean(),
+  away: Joi.boolean(),
   must: Joi.boolean().required(),
   minutes: Joi.number().min(0).max(1000).required(),
   who: Joi.valid('keeper', 'helper', 'either').required(),

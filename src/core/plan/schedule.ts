@@ -37,7 +37,7 @@ export interface Schedule {
   /** The match, and the end of the last task that must be done. */
   readonly lit: number;
   readonly ready: number;
-  /** Chores for which there was no room in the waits. */
+  /** Chores for which there was no room in the waits, and what nobody is there to do. */
   readonly left: readonly Task[];
 }
 
@@ -71,12 +71,13 @@ export function schedule(
   const placed: { task: Task; start: number; end: number; hand: Hand }[] = [];
   let lit = burning;
   let ready = from;
+  const left: Task[] = [];
 
   const able = (task: Task): Hand[] => {
     const { who, away } = task.step;
-    if (who === 'keeper') return [keeper];
     // Away from a lit fire goes only somebody who is not its keeper.
     if (away && lit !== undefined) return others;
+    if (who === 'keeper') return [keeper];
     return who === 'helper' ? [...others, keeper] : [keeper, ...others];
   };
   const put = (task: Task, hand: Hand, start: number) => {
@@ -108,7 +109,10 @@ export function schedule(
           start: freeFrom(hand, taken.get(hand)!, Math.max(opens(task, floor), pointer.get(hand) ?? floor), task.span)
         }))
         .sort((a, b) => a.start - b.start)[0];
-      if (!at || at.start === Infinity) continue;
+      if (!at || at.start === Infinity) {
+        left.push(task);
+        continue;
+      }
       const end = put(task, at.hand, at.start);
       pointer.set(at.hand, at.start);
       // The match waits for everybody who is still busy with what comes before it.
@@ -128,11 +132,11 @@ export function schedule(
       const hand = others[0];
       const start = hand ? freeFrom(hand, taken.get(hand)!, from, task.span) : Infinity;
       if (hand && start < Infinity) put(task, hand, start);
+      else left.push(task);
     }
   }
 
   // Chores, shortest waits first found: never such that the end moves.
-  const left: Task[] = [];
   for (const task of tasks.filter((t) => t.step.chore && !t.step.flammable)) {
     const proving = placed.find((p) => p.task.step.phase === 'Prove' && !p.task.step.chore)?.start;
     const floor =

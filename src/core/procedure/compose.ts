@@ -39,6 +39,8 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
     ...(rule.sees ? { sees: rule.sees } : {}),
     ...(rule.proves ? { proves: rule.proves(fitOut) } : {}),
     chore: rule.chore ?? false,
+    ...(rule.flammable ? { flammable: true } : {}),
+    ...(rule.away ? { away: true } : {}),
     must: rule.must ?? false,
     minutes: rule.minutes,
     who: rule.who ?? 'keeper',

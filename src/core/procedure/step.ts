@@ -39,6 +39,10 @@ export interface Step {
   readonly proves?: readonly string[];
   /** Can be done while waiting for something else. */
   readonly chore: boolean;
+  /** Handles what burns: never beside a lit fire. */
+  readonly flammable?: boolean;
+  /** Leads away from the engine: not for whoever minds its fire. */
+  readonly away?: boolean;
   /** A step whose evidence is too important to skip. */
   readonly must: boolean;
   readonly minutes: number;
@@ -65,6 +69,8 @@ export interface StepRule {
   readonly sees?: Observation;
   readonly proves?: (fitOut: FitOut) => readonly string[];
   readonly chore?: boolean;
+  readonly flammable?: boolean;
+  readonly away?: boolean;
   readonly must?: boolean;
   readonly minutes: number;
   readonly who?: Step['who'];

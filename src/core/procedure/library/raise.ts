@@ -169,8 +169,9 @@ export const raise: readonly StepRule[] = [
     when: (f) => f.lamps,
     what: 'Lamps trimmed and set',
     how: 'Filled away from the engine.',
-    why: 'A chore for the wait. Lamp oil stays away from the fire.',
+    why: 'Before there is a fire, or well away from it: lamp oil and a lit fire do not meet.',
     chore: true,
+    flammable: true,
     minutes: 4,
     who: 'helper'
   },
@@ -190,8 +191,9 @@ export const raise: readonly StepRule[] = [
     when: both(road, (f) => f.size === 'full'),
     what: 'Ground clear ahead, ropes and boards out',
     how: 'Walk the first hundred paces.',
-    why: 'A chore for the wait.',
+    why: 'A chore for the wait, and not for whoever minds the fire.',
     chore: true,
+    away: true,
     minutes: 8,
     who: 'helper'
   },

@@ -1,0 +1,345 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { plantOf, usualFill, waterAtGlass } from '../boiler';
+import { coldFor, type FitOut, hotFor, patterns } from '../engine';
+import { classHeating, dip, glassWhen, waterIn, waterOut } from '../forecast';
+import { compose } from '../procedure';
+import { psi } from '../units';
+import {
+  daySheet,
+  type DayPlan,
+  dayPlanSchema,
+  fillOf,
+  fuelAndWater,
+  kitFor,
+  minutesAfter,
+  needsPair,
+  planRaise,
+  quantitiesFor,
+  replan,
+  schedule,
+  startingSum,
+  type Task,
+  together
+} from '.';
+
+const of = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
+const clock = (time: string) => Date.parse(`2026-06-13T${time}:00Z`);
+const iso = (time: string) => new Date(clock(time)).toISOString();
+const keeper = { name: 'Wenna Thrale', as: 'keeper' as const, from: null };
+const helper = { name: 'Corin Ashby', as: 'helper' as const, from: null };
+const dayOf = (more: Partial<DayPlan> = {}): DayPlan => ({
+  wants: [{ what: 'first train', at: iso('11:00') }],
+  end: null,
+  people: [keeper],
+  water: 283.15,
+  air: 288.15,
+  running: 120,
+  tests: [],
+  minutes: {},
+  without: [],
+  packed: [],
+  ...more
+});
+const inputFor = (fitOut: FitOut, plan: DayPlan) => {
+  const plant = plantOf(fitOut);
+  const procedure = compose(fitOut);
+  const heating = classHeating(fitOut, plant, { water: usualFill(fitOut, plant, 283), T: 283.15 });
+  return { fitOut, procedure, plan, raise: planRaise(fitOut, procedure, plant, heating, { water: plan.water, air: plan.air }) };
+};
+const [hen, tin, rail, skater] = ['large-tank', 'tabletop', 'gas-tank', 'launch-plant'].map(of) as [FitOut, FitOut, FitOut, FitOut];
+const henDay = inputFor(hen, dayOf());
+
+describe('the day sheet', () => {
+  const sheet = daySheet(henDay);
+
+  it('ends when steam is wanted, lights the raise before, and gives the raise as a band', () => {
+    expect(sheet.ready).toBeLessThanOrEqual(clock('11:00') + 1000);
+    expect(sheet.ready).toBeGreaterThan(clock('10:58'));
+    expect(sheet.late).toBe(0);
+    const { early, middle, late } = sheet.steam;
+    expect(sheet.light).toBeLessThan(early);
+    expect(early).toBeLessThan(middle);
+    expect(middle).toBeLessThan(late);
+    expect(late).toBeLessThan(sheet.ready);
+  });
+
+  it('moves every time with what is wanted, and with nothing else', () => {
+    const earlier = daySheet(inputFor(hen, dayOf({ wants: [{ what: 'first train', at: iso('10:30') }] })));
+    expect(earlier.stations.map((s) => s.key)).toEqual(sheet.stations.map((s) => s.key));
+    earlier.stations.forEach((s, i) => expect(s.start).toBeCloseTo(sheet.stations[i]!.start - 30 * 60_000, -3));
+  });
+
+  it('keeps a step’s minutes that the plan sets, and leaves out what it leaves out', () => {
+    const longer = daySheet({ ...henDay, plan: dayOf({ minutes: { papers: 30 } }) });
+    expect(sheet.begin - longer.begin).toBeGreaterThan(20 * 60_000);
+    expect(daySheet({ ...henDay, plan: dayOf({ without: ['oil-round'] }) }).stations.map((s) => s.key)).not.toContain('oil-round');
+  });
+
+  it('says what is impossible, why, and the earliest that is not', () => {
+    const late = daySheet({ ...henDay, plan: dayOf({ people: [{ ...keeper, from: iso('10:30') }] }) });
+    expect(late.late).toBeGreaterThan(60 * 60_000);
+    expect(late.problems.join(' ')).toMatch(/needs \d+ min .* earliest is \{at:\d+/);
+    expect(late.cuts.length).toBeGreaterThan(0);
+    const absent = daySheet({ ...henDay, plan: dayOf({ people: [{ ...keeper, from: iso('12:00') }] }) });
+    expect(absent.problems[0]).toContain('arrives after steam is wanted');
+    const short = daySheet({ ...henDay, plan: dayOf({ end: iso('11:20') }) });
+    expect(short.problems.join(' ')).toContain('no running in this day');
+    expect(minutesAfter(henDay.procedure, dayOf())).toBeGreaterThan(20);
+  });
+
+  it('replans a raise that is slow: how far behind, what each want becomes, nothing that may not be skipped', () => {
+    const plan = dayOf({ wants: [...dayOf().wants, { what: 'last train', at: iso('15:00') }] });
+    const done = new Set(
+      henDay.procedure.steps
+        .slice(
+          0,
+          henDay.procedure.steps.findIndex((s) => s.key === 'fire-up')
+        )
+        .map((s) => s.key)
+    );
+    const at = (late: number) =>
+      replan({
+        ...henDay,
+        plan,
+        done,
+        now: clock('10:20'),
+        litAt: sheet.light,
+        live: henDay.raise.gates.map(({ pressure }) => ({
+          pressure,
+          band: { early: clock('10:40') + late, middle: clock('10:45') + late, late: clock('10:52') + late, sure: 1 }
+        }))
+      });
+    const [a, b] = [at(0), at(8 * 60_000)];
+    expect(b.ready - a.ready).toBeCloseTo(8 * 60_000, -3);
+    expect(b.behind).toBeGreaterThan(0);
+    expect(b.wants[0]!.now).toBeCloseTo(b.ready, -3);
+    expect(b.wants[1]!.now).toBe(clock('15:00'));
+    for (const cut of b.skip) expect(henDay.procedure.steps.find((s) => s.what === cut.what)?.must).toBe(false);
+  });
+
+  it('refuses a plan without a keeper, over before it is wanted, or spread over days', () => {
+    const error = (plan: unknown) => dayPlanSchema.validate(plan).error?.message;
+    expect(error(dayOf())).toBeUndefined();
+    expect(error(dayOf({ people: [helper] }))).toContain('exactly one');
+    expect(error(dayOf({ end: iso('10:00') }))).toContain('cannot be over before');
+    expect(error(dayOf({ wants: [dayOf().wants[0]!, { what: 'next week', at: '2026-06-20T11:00:00Z' }] }))).toContain('one day');
+    expect(error(dayOf({ wants: [{ what: 'x', at: 'soon' }] }))).toContain('2026-06-13T11:00');
+  });
+});
+
+describe('schedules', () => {
+  const task = fc.record({
+    span: fc.integer({ min: 60, max: 900 }),
+    who: fc.constantFrom('keeper' as const, 'helper' as const, 'either' as const),
+    chore: fc.boolean(),
+    gate: fc.option(fc.integer({ min: 60, max: 3000 }), { nil: undefined }),
+    flammable: fc.boolean(),
+    away: fc.boolean(),
+    need: fc.nat(20)
+  });
+  const tasksFrom = (
+    list: readonly {
+      span: number;
+      who: 'keeper' | 'helper' | 'either';
+      chore: boolean;
+      gate: number | undefined;
+      flammable: boolean;
+      away: boolean;
+      need: number;
+    }[],
+    match: number
+  ): Task[] =>
+    list.map((t, i) => {
+      const after = i > match;
+      const burns = i !== match && t.chore && t.flammable;
+      const needs =
+        !burns && i > 0 && t.need < i && !list[t.need]!.chore && !list[t.need]!.flammable && !(t.need > match && i < match) ? [`t${t.need}`] : [];
+      return {
+        step: {
+          key: `t${i}`,
+          what: `task ${i}`,
+          phase: after ? 'Raise' : 'Look over',
+          who: t.who,
+          chore: i !== match && t.chore,
+          must: false,
+          needs,
+          flammable: burns,
+          away: t.away && after
+        },
+        span: t.span,
+        ...(i === match ? { lights: true } : {}),
+        ...(after && !burns && t.gate !== undefined ? { afterMatch: t.gate } : {})
+      };
+    });
+
+  it('never put one pair of hands to two things, nor anything before what it needs or its gate; the lit fire keeps its keeper', () => {
+    fc.assert(
+      fc.property(
+        fc.array(task, { minLength: 3, maxLength: 18 }),
+        fc.nat(17),
+        fc.boolean(),
+        fc.integer({ min: 0, max: 2000 }),
+        (list, m, two, from) => {
+          const match = Math.min(m, list.length - 1);
+          const hands = [
+            { name: 'K', as: 'keeper' as const, from: 0, until: Infinity, busy: [[500, 700]] as const },
+            ...(two ? [{ name: 'H', as: 'helper' as const, from, until: Infinity, busy: [] }] : [])
+          ];
+          const tasks = tasksFrom(list, match);
+          const s = schedule(tasks, hands);
+          const at = new Map(s.placed.map((p) => [p.task.step.key, p]));
+          for (const p of s.placed) {
+            for (const key of p.task.step.needs) expect(p.start).toBeGreaterThanOrEqual(at.get(key)?.end ?? 0);
+            if (p.task.afterMatch !== undefined) expect(p.start).toBeGreaterThanOrEqual(s.lit + p.task.afterMatch - 1e-6);
+            if (p.task.step.flammable) expect(p.end).toBeLessThanOrEqual(s.lit + 1e-6);
+            if (p.task.step.away && p.start > s.lit) expect(p.who).toBe('H');
+            expect(p.slack).toBeGreaterThanOrEqual(0);
+            expect(p.start).toBeGreaterThanOrEqual(p.who === 'H' ? from : 0);
+            for (const q of s.placed) if (q !== p && q.who === p.who) expect(q.start >= p.end - 1e-6 || p.start >= q.end - 1e-6).toBe(true);
+            if (p.who === 'K') expect(p.start >= 700 - 1e-6 || p.end <= 500 + 1e-6).toBe(true);
+          }
+          expect(new Set(s.placed.map((p) => p.task.step.key)).size).toBe(s.placed.length);
+        }
+      ),
+      { numRuns: 200 }
+    );
+  });
+
+  it('share people and bays between engines: nobody at two, no bay twice, and said when there is none', () => {
+    const people = [keeper, helper];
+    const other = [
+      { ...helper, as: 'keeper' as const },
+      { ...keeper, as: 'helper' as const }
+    ];
+    const engine = (id: string, key: string, who: DayPlan['people'], at: string) => ({
+      id,
+      name: id,
+      plain: true,
+      ...inputFor(of(key), dayOf({ people: who, wants: [{ what: 'train', at: iso(at) }] }))
+    });
+    const engines = [
+      engine('a', 'tender', people, '11:00'),
+      engine('b', 'small-tank', other, '11:30'),
+      engine('c', 'large-tank', people, '15:00')
+    ];
+    const placed = together(engines, 1);
+    const spans = placed.flatMap((p) => p.sheet.stations.map((s) => ({ ...s, engine: p.id })));
+    for (const a of spans)
+      for (const b of spans) if (a.engine !== b.engine && a.who === b.who) expect(a.end <= b.start + 1 || b.end <= a.start + 1).toBe(true);
+    const bays = placed.filter((p) => p.bay !== undefined);
+    for (const a of bays)
+      for (const b of bays)
+        if (a !== b && a.bay === b.bay) expect(a.sheet.ready <= b.sheet.begin + 1000 || b.sheet.ready <= a.sheet.begin + 1000).toBe(true);
+    for (const p of placed) if (p.bay === undefined) expect(p.problems.join()).toContain('bays are taken');
+    expect(together(engines, 3).every((p) => p.bay !== undefined)).toBe(true);
+  });
+});
+
+describe('what to fill to', () => {
+  it.each(patterns.map((p) => [p.fitOut.name, p.fitOut] as const))('%s: floor, gap, tests and ceiling agree', (_, fitOut) => {
+    const plant = plantOf(fitOut);
+    const level = startingSum(fitOut, plant);
+    expect(level.refused).toBeUndefined();
+    expect(level.least).toBeLessThan(level.fill.value);
+    expect(level.fill.value).toBeLessThanOrEqual(level.most + 1e-9);
+    if (level.fill.kind !== 'glass') return;
+    // Hot, with the gap and the tests gone, it stands between the lowest running level and the ceiling.
+    const hot = hotFor(fitOut, level.fill.value, { used: level.gap.kg + level.tests });
+    expect(hot).toBeGreaterThan(fitOut.levels.lowest);
+    expect(hot).toBeLessThan(fitOut.levels.ceiling + 0.01);
+    expect(fillOf(level, plant)).toBeCloseTo(waterAtGlass(plant.vessel, level.fill.value, 288.15), 9);
+  });
+
+  it('asks for more when the first feed needs the engine turning, and says so when no level does', () => {
+    const tender = of('tender');
+    const pump = { ...tender, feeds: tender.feeds.filter((f) => f.turning) };
+    expect(startingSum(pump, plantOf(pump)).gap.kg).toBeGreaterThan(startingSum(tender, plantOf(tender)).gap.kg);
+    const leaks = { ...pump, levels: { lowest: 0.9, wanted: 0.92, ceiling: 0.95 } };
+    expect(startingSum(leaks, plantOf(leaks, { leak: 1.5e-6 })).refused).toContain('over the top nut');
+  });
+
+  it('pairs fuel with water, and refuses with its arithmetic what outlasts it', () => {
+    const plant = plantOf(rail);
+    expect([rail, tin, skater].every(needsPair)).toBe(true);
+    expect(needsPair(hen)).toBe(false);
+    const pair = fuelAndWater(rail, plant, { fill: rail.fill! });
+    if (!('charge' in pair)) throw new Error(pair.refused);
+    // By hand: the charge's heat in the water is what raises it, what it loses, and what boils two thirds of it away.
+    const fire = plant.fire as { power: number; efficiency: number };
+    const boils = (pair.runs * (fire.power * fire.efficiency - plant.vessel.loss * 126)) / 2.13e6;
+    expect(boils).toBeGreaterThan(0.6 * rail.fill! * 1000);
+    expect(boils).toBeLessThan(0.7 * rail.fill! * 1000);
+    const canister = fuelAndWater(rail, plant, { fill: rail.fill!, charge: 0.035 });
+    if (!('refused' in canister)) throw new Error('a full canister outlasts the water');
+    expect(canister.refused).toMatch(/outlasts the water: \{mass:0\.035\}/);
+    expect(canister.worked.steps.length).toBeGreaterThan(3);
+    const none = fuelAndWater(tin, plantOf(tin), { fill: 4e-6 });
+    expect('refused' in none && none.refused).toContain('There is no charge that does');
+    expect('refused' in fuelAndWater(hen, plantOf(hen), { fill: 0.02 })).toBe(true);
+  });
+
+  it('lists quantities from the engine’s past where there is one, and kit by its fit-out', () => {
+    const plant = plantOf(hen);
+    const level = startingSum(hen, plant);
+    const coal = (past: { fuel: number; inSteam: number }[]) =>
+      quantitiesFor(hen, plant, dayOf(), level, past).find((q) => q.key === 'fuel')!.worked;
+    expect(coal([{ fuel: 12, inSteam: 7200 }]).value).toBeGreaterThan(coal([]).value);
+    expect(coal([{ fuel: 12, inSteam: 7200 }]).steps[0]!.inputs.some((i) => i.from === 'learned')).toBe(true);
+    for (const { fitOut } of patterns)
+      for (const q of quantitiesFor(fitOut, plantOf(fitOut), dayOf(), startingSum(fitOut, plantOf(fitOut))))
+        expect(q.worked.value).toBeGreaterThan(0);
+    const kit = (f: FitOut) =>
+      kitFor(f, compose(f))
+        .map((k) => k.what)
+        .join('; ');
+    expect(kit(rail)).toContain('Measuring jug');
+    expect(kit(of('tender'))).toContain('second chimney bore');
+    expect(kit(hen)).not.toContain('second chimney bore');
+  });
+});
+
+describe('water while in steam', () => {
+  const tender = of('tender');
+  const plant = plantOf(tender);
+  it('tells when the glass will be down, on its early edge in time, with feeds known', () => {
+    const [full, use] = [waterIn(plant, { glass: 0.7, gauge: psi(80) }), plant.ratedSteam * 0.5];
+    const floor = waterIn(plant, { glass: tender.levels.lowest, gauge: psi(80) });
+    const truth = (full - floor) / use;
+    let held = 0;
+    for (let seed = 0; seed < 40; seed++) {
+      const looks = [0, 0.15, 0.3, 0.45].map((share, i) => {
+        const kg = full - use * share * truth;
+        let glass = 0.5;
+        for (let k = 0; k < 40; k++) glass += (kg - waterIn(plant, { glass, gauge: psi(80) })) / 4;
+        return { at: share * truth, glass: glass + 0.03 * Math.sin(7 * seed + 11 * i), gauge: psi(80) };
+      });
+      const band = waterOut(plant, looks, [], { now: looks.at(-1)!.at + 5, lowest: tender.levels.lowest, usual: 0.7 * use })!;
+      if (band.early <= truth && truth <= band.late) held++;
+      expect(band.early).toBeLessThan(truth * 1.25);
+    }
+    expect(held).toBeGreaterThan(26);
+    const look = [{ at: 0, glass: 0.5, gauge: psi(80) }];
+    const dry = waterOut(plant, look, [], { now: 60, lowest: 0.25, usual: use })!;
+    const fed = waterOut(plant, look, [{ from: 0, to: 60, rate: 0.005 }], { now: 60, lowest: 0.25, usual: use })!;
+    expect(fed.middle - dry.middle).toBeCloseTo(0.3 / dry.rate, -1);
+    expect(waterOut(plant, [], [], { now: 0, lowest: 0.25, usual: use })).toBeUndefined();
+  });
+
+  it('foretells the glass at another pressure and the dip of a slug, and refuses a slug of nothing', () => {
+    // A third, cold, is about 0.47 at 90 psi by expansion alone.
+    const hot = glassWhen(plant, { glass: 1 / 3, gauge: 0 }, tender.workingPressure);
+    const cold = coldFor(tender, hot).glass;
+    expect(hot).toBeGreaterThan(0.4);
+    expect(cold).toBeLessThan(1 / 3);
+    const slug = { water: 3.8, gauge: psi(80), kg: 0.3, feedAt: 288.15, heat: 4000 };
+    const d = dip(plant, slug);
+    expect(d.after / psi(1)).toBeGreaterThan(60);
+    expect(d.after / psi(1)).toBeLessThan(64);
+    // 0.3 kg to be warmed by 622 kJ a kilogram with 4 kW less losses.
+    expect(d.recovers).toBeGreaterThan((0.3 * 621.9e3) / 4000);
+    expect(dip(plant, { ...slug, heat: 100 }).recovers).toBe(Infinity);
+    expect(() => dip(plant, { ...slug, kg: 0 })).toThrow('how much is fed');
+    expect(() => dip(plant, { ...slug, kg: 9 })).toThrow('no room');
+  });
+});
