@@ -1,12 +1,16 @@
+import { filled, gaugeOf, glassAt, keeper, plantOf, step as stepBoiler, usualFill, waterAtGlass, type Working } from '../src/core/boiler';
+import { chance } from '../src/core/chance';
 import type { FitOut } from '../src/core/engine';
-import { hotFor, startingLevel } from '../src/core/engine';
+import { drop } from '../src/core/firing';
+import { needleSpread } from '../src/core/forecast';
 import { add, type Bodies, type Context, type Entry, fold, glassReading, type Kind, type Log } from '../src/core/log';
 import { timeOrderedId } from '../src/core/log/id';
 import { compose, type Step } from '../src/core/procedure';
-import { saturationAtGauge, saturationPressure } from '../src/core/steam';
-import { type Gauge, psi, standardAtmosphere } from '../src/core/units';
+import { startingSum } from '../src/core/plan';
+import { waterVolume } from '../src/core/steam';
+import { psi } from '../src/core/units';
 import { due, evidenceLacking, glance, inSteam } from '../src/core/watch';
-import { chance } from '../src/core/chance';
+import { oddly } from './raised';
 
 /** What a day's steaming was like. */
 export interface Day {
@@ -23,20 +27,18 @@ export interface Day {
   /** A fault found that day. */
   fault?: { phase: string } & Bodies['fault'];
   remarks?: string;
+  /** How the engine stood that day, as factors on the model's figures: tubes furred, a strong fire. */
+  own?: Readonly<Record<string, number>>;
+  /** Where each valve lifts, over where it is set. */
+  lifts?: readonly number[];
 }
 
 const minute = 60_000;
-/** Minutes from the match to working pressure, and minutes in which the excess temperature halves with the fire out. */
-const pace: Record<FitOut['size'], { raise: [number, number]; halves: number }> = {
-  tabletop: { raise: [4, 6], halves: 6 },
-  small: { raise: [14, 34], halves: 35 },
-  medium: { raise: [44, 75], halves: 120 },
-  full: { raise: [120, 165], halves: 420 }
-};
 
 /**
  * A whole steaming as entries, written by walking the procedure composed for the engine: each step is done when it is
- * open, what it needs as evidence is logged first, and readings follow a temperature that rises evenly and falls away.
+ * open, what it needs as evidence is logged first, and what is read is read off the model of the boiler, whose fire, feeds
+ * and blower follow what is written.
  */
 export function tell(fitOut: FitOut, day: Day): Log {
   const luck = chance(day.seed);
@@ -52,54 +54,55 @@ export function tell(fitOut: FitOut, day: Day): Log {
     log = add(log, { id, kind, at: new Date(now).toISOString(), by: day.keeper, source: 'person', body } as Entry);
   };
 
-  // The boiler's temperature, in kelvin over the day's air.
+  // The boiler as it truly is that day, from the match on.
   const air = 283 + luck.between(0, 12);
-  const full = saturationAtGauge(fitOut.workingPressure as Gauge).T;
-  const [fast, slow] =
-    fitOut.fire.with === 'solid'
-      ? pace[fitOut.size].raise
-      : fitOut.size === 'medium'
-        ? [18, 26]
-        : fitOut.size === 'tabletop'
-          ? pace.tabletop.raise
-          : [9, 17];
-  const raise = luck.between(fast, slow) * minute;
-  const begun = air + luck.between(0, 4);
-  let peak = begun;
-  function temperature(at: number): number {
-    const { litAt, outAt } = log.state.fire;
-    if (!litAt) return begun;
-    const since = at - Date.parse(litAt);
-    if (outAt) return air + (peak - air) * 0.5 ** ((at - Date.parse(outAt)) / minute / pace[fitOut.size].halves);
-    const share = Math.min(1, (since / raise) ** 1.12);
-    // It comes up to working pressure, and only then do firing and feeding make it wander.
-    const settled = share < 1 ? 0 : 1 - Math.exp((raise - since) / (12 * minute));
-    const wander = settled * ((Math.sin(since / 7e5) + Math.sin(since / 2.6e5 + day.seed)) * 1.7 - 2.4);
-    return (peak = Math.min(full + 0.4, begun + (full - begun) * share + wander));
+  const begun = air + luck.between(-1, 2);
+  const plant = plantOf(fitOut, oddly(fitOut, day.own ?? {}));
+  const k = keeper(plant, { look: luck.between(15, 30), changeover: Infinity });
+  const { set } = k;
+  const cold = fitOut.glasses.length ? Math.min(0.9, Math.max(0.05, startingSum(fitOut, plant).fill.value + luck.between(-0.03, 0.04))) : 0;
+  let boiler: Working | undefined;
+  let simulated = 0;
+  /** The boiler as it is now: stepped on from where it was last looked at. */
+  function boilerNow(): Working | undefined {
+    const { fire, phase } = log.state;
+    if (!boiler) {
+      if (!fire.litAt) return undefined;
+      const water = fitOut.glasses.length ? waterAtGlass(plant.vessel, cold, begun) / waterVolume(begun) : usualFill(fitOut, plant, begun);
+      boiler = filled(plant, { water, T: begun, ambient: air, air: luck.next() });
+      simulated = Date.parse(fire.litAt);
+    }
+    set.turning = phase === 'Run';
+    set.engine = phase === 'Run' ? 0.3 * plant.ratedSteam : 0;
+    // A fire that is dying is fed no more; one that is out is off the grate.
+    const out = fire.outAt !== undefined;
+    for (; simulated + 2000 <= now; simulated += 2000) {
+      if (out) {
+        set.engine = set.fan = set.blower = 0;
+        if (boiler.fire.with === 'solid') drop(boiler.fire);
+        else Object.assign(boiler.fire, { setting: 0, on: false });
+      } else k.tend(boiler);
+      // What cannot be fed is run short, not dry: its keeper stops in time.
+      if (boiler.contents.liquid < 0.3 * filledWith) {
+        set.engine = 0;
+        if (boiler.fire.with !== 'solid') boiler.fire.setting = 0;
+      }
+      stepBoiler(plant, boiler, set, 2);
+    }
+    return boiler;
   }
+  const filledWith = usualFill(fitOut, plant, begun);
   const round = psi(fitOut.workingPressure < psi(50) ? 0.5 : 1);
-  const needle = () =>
-    Math.max(
-      0,
-      Math.round((saturationPressure(Math.max(280, temperature(now))) - standardAtmosphere + luck.between(-0.6, 0.6) * psi(1)) / round) *
-        round
-    );
-
-  // The water, as a level in the glass.
-  const cold = fitOut.glasses.length ? startingLevel(fitOut).value + luck.between(-0.03, 0.05) : 0;
-  const hot = fitOut.glasses.length ? hotFor(fitOut, Math.min(0.9, Math.max(0.02, cold))) : 0;
-  const canFeed = fitOut.feeds.filter((f) => f.plumbed && f.kind !== 'bottle');
-  let drawn = 0;
-  let drawnAt = now;
-  const glass = () => {
-    const { fire } = log.state;
-    const heat = Math.min(1, Math.max(0, (temperature(now) - begun) / (full - begun)));
-    const running = log.state.phase === 'Run' || log.state.phase === 'Prove';
-    const hourly = running ? (canFeed.length ? 0.9 : 0.35) : inSteam(log.state) ? 0.12 : 0;
-    drawn += fire.litAt ? (hourly * Math.max(0, now - drawnAt)) / 3.6e6 : 0;
-    drawnAt = now;
-    return Math.round(Math.min(0.95, Math.max(0.04, cold + (hot - cold) * heat - drawn + luck.between(-0.012, 0.012))) * 50) / 50;
+  const needle = () => {
+    const w = boilerNow();
+    return w ? Math.max(0, Math.round((gaugeOf(w) + luck.normal() * 0.35 * needleSpread(gaugeOf(w))) / round) * round) : 0;
   };
+  const glass = () => {
+    const w = boilerNow();
+    const level = w ? glassAt(plant.vessel, w.contents.liquidVolume, w.contents.T) : cold;
+    return Math.round(Math.min(0.97, Math.max(0.02, level + luck.between(-0.015, 0.015))) * 50) / 50;
+  };
+  const canFeed = fitOut.feeds.filter((f) => f.plumbed && f.kind !== 'bottle');
 
   function feed() {
     const pressure = log.state.pressure?.value ?? 0;
@@ -107,8 +110,14 @@ export function tell(fitOut: FitOut, day: Day): Log {
     const which = able.length ? luck.pick(able) : undefined;
     if (!which) return;
     write('feed', { feed: which.name, on: true, to: 'boiler' });
-    now += luck.between(1, 2.2) * minute;
-    drawn -= 0.26;
+    boilerNow();
+    const i = plant.feeds.findIndex((f) => f.name === which.name);
+    set.feeds[i] = 1;
+    // Enough for about a fifth of the glass.
+    const slug = (waterAtGlass(plant.vessel, 0.6, 430) - waterAtGlass(plant.vessel, 0.4, 430)) * 900;
+    now += Math.min(6 * minute, Math.max(0.7 * minute, (slug / Math.max(1e-6, plant.feeds[i]!.rate)) * 1000)) * luck.between(0.85, 1.15);
+    boilerNow();
+    set.feeds[i] = 0;
     write('reading', glassReading(glass(), log.state, fitOut.gauge ? needle() : undefined));
     write('feed', { feed: which.name, on: false, proven: true });
   }
@@ -167,12 +176,26 @@ export function tell(fitOut: FitOut, day: Day): Log {
     if (lacks() && step.evidence === 'pressure reading') write('reading', { pressure: needle() });
     if (step.key === 'valve-lifts')
       fitOut.safetyValves.forEach((v, i) => {
-        const at = Math.round((v.set * luck.between(0.985, 1.012)) / psi(1)) * psi(1);
+        const at = Math.round((v.set * (day.lifts?.[i] ?? 1) * luck.between(0.992, 1.008)) / psi(1)) * psi(1);
         write('lift', { valve: i + 1, lifted: at });
         now += luck.between(0.3, 0.8) * minute;
         write('lift', { valve: i + 1, reseated: Math.round((at * 0.95) / psi(1)) * psi(1) });
       });
-    if (step.key === 'changeover' || step.key === 'changeover-none') write('valve', { valve: 'blower', open: 0.5 });
+    if (step.key === 'changeover' || step.key === 'changeover-none') {
+      boilerNow();
+      k.changeover = 0;
+      write('valve', { valve: 'blower', open: 0.5 });
+    }
+    if (step.key === 'air-out') {
+      boilerNow();
+      write('valve', { valve: 'whistle', open: 1 });
+      set.whistle = 0.5;
+      now += 0.75 * minute;
+      boilerNow();
+      set.whistle = 0;
+      write('valve', { valve: 'whistle', open: 0 });
+    }
+    if (step.key === 'start-temperature') write('reading', { temperature: Math.round(begun) });
     if (step.key === 'blower-down') write('valve', { valve: 'blower', open: 0.25 });
     if (step.key === 'prove-injectors' || step.key === 'feeds-proven' || step.key === 'axle-pump') feed();
     if (step.key === 'first-move') write('valve', { valve: 'regulator', open: 0.25 });

@@ -27,6 +27,8 @@ export interface Habits {
 
 export interface Keeper {
   readonly set: Controls;
+  /** Pressure at the gauge at which the fan gives way to the blower, Pa: may be moved while raising. */
+  changeover: number;
   /** To be called before each step. */
   tend(w: Working): void;
 }
@@ -36,7 +38,7 @@ export const bedOf = (grate: Grate, name: FuelName, depth = 5): number => grate.
 
 /** A keeper who lights at time 0 and raises steam by ordinary practice. */
 export function keeper(plant: Plant, habits: Habits = {}): Keeper {
-  const { depth = 5, coarse = 1, door = 6, look = 20, damper = 1, rakes = true, airOut, changeover = plant.sustains } = habits;
+  const { depth = 5, coarse = 1, door = 6, look = 20, damper = 1, rakes = true, airOut } = habits;
   const set = shut(plant);
   const { fire } = plant;
   let lit = false;
@@ -50,7 +52,8 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
   let lastGauge = 0;
   let charges = 0;
 
-  const tend = (w: Working) => {
+  const k: Keeper = { set, changeover: habits.changeover ?? plant.sustains, tend };
+  function tend(w: Working) {
     const gauge = gaugeOf(w);
     if (!lit) {
       lit = true;
@@ -94,10 +97,10 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
       lastT = w.contents.T;
       lastAt = w.time;
     }
-    if (set.fan && gauge >= changeover && plant.blower > 0) {
+    if (set.fan && gauge >= k.changeover && plant.blower > 0) {
       set.fan = 0;
       set.blower = 0.9;
-    } else if (!set.fan && plant.blower > 0 && gauge >= changeover) {
+    } else if (!set.fan && plant.blower > 0 && gauge >= k.changeover) {
       // Down to a whisper near the end, and up again when the needle stops.
       const rises = gauge > lastGauge + 0.0008 * plant.workingPressure;
       set.blower = gauge > plant.workingPressure * 0.9 && rises ? 0.3 : 0.9;
@@ -123,6 +126,6 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
       doorUntil = w.time + door;
       nextLook = w.time + Math.max(door, look * 1.5);
     }
-  };
-  return { set, tend };
+  }
+  return k;
 }

@@ -61,7 +61,8 @@ export function pastOf(log: Log): Past | undefined {
   if (raising.filter((r) => r.value > 0).length < 2) return undefined;
 
   const cold = kept.filter((e) => e.kind === 'reading' && e.at <= lit);
-  const T = cold.findLast((e) => e.kind === 'reading' && e.body.temperature !== undefined);
+  // It may be written down in the first minutes of the fire: nothing has warmed by then.
+  const T = kept.find((e) => e.kind === 'reading' && e.body.temperature !== undefined && e.body.temperature < 373 && after(e.at) < 900);
   const start = T?.kind === 'reading' ? T.body.temperature! : usual;
   const plant = plantOf(fitOut);
   const level = cold.findLast((e) => e.kind === 'reading' && typeof e.body.glass === 'number');

@@ -154,7 +154,9 @@ describe('schedules', () => {
       const after = i > match;
       const burns = i !== match && t.chore && t.flammable;
       const needs =
-        !burns && i > 0 && t.need < i && !list[t.need]!.chore && !list[t.need]!.flammable && !(t.need > match && i < match) ? [`t${t.need}`] : [];
+        !burns && i > 0 && t.need < i && !list[t.need]!.chore && !list[t.need]!.flammable && !(t.need > match && i < match)
+          ? [`t${t.need}`]
+          : [];
       return {
         step: {
           key: `t${i}`,
