@@ -3,11 +3,13 @@ import { hash } from '@node-rs/argon2';
 import postgres from 'postgres';
 import { type FitOut, patterns } from '../src/core/engine';
 import { type Log, summarise } from '../src/core/log';
+import { type Fit, remember } from '../src/core/learn';
+import { type DayPlan, plannedOf, planWhole } from '../src/core/plan';
 import { timeOrderedId } from '../src/core/log/id';
 import { compose } from '../src/core/procedure';
 import { chance } from '../src/core/chance';
 import demo from './people.json' with { type: 'json' };
-import { faults, oddities, papers, seasons } from './scenario';
+import { ageing, faults, oddities, papers, seasons } from './scenario';
 import { type Day, tell } from './story';
 
 const url = process.env.JORAM_SEED_URL;
@@ -54,10 +56,14 @@ await sql.begin(async (tx) => {
     await tx`insert into fault (club_id, fault_id, engine_id, text, forbids, raised_at, raised_by, fixed_at, fixed_by, fix)
       values (${club}, ${id()}, ${engines.get(f.engine)!.id}, ${f.text}, ${f.forbids}, ${new Date(at(f.raised, 16.5))}, ${f.by}, ${f.fixed === undefined ? null : new Date(at(f.fixed, 11))}, ${f.fixed === undefined ? null : f.by}, ${f.fix ?? null})`;
 
+  /** What past raisings showed, by engine, oldest first. */
+  const fits = new Map<string, Fit[]>();
   async function store(engine: { id: string; fitOut: FitOut }, keeper: string, purpose: string, log: Log, steamingId: string) {
     const ended = log.state.endedAt ?? null;
-    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, ended_at, fit_out, procedure, summary, created_at)
-      values (${club}, ${steamingId}, ${engine.id}, ${members.get(keeper)!}, ${purpose}, ${log.entries[0]!.at}, ${ended}, ${json(engine.fitOut)}, ${json(log.context.procedure)}, ${ended ? json(summarise(log)) : null}, ${log.entries[0]!.at})`;
+    const raised = ended ? remember(log) : undefined;
+    if (raised) fits.set(engine.fitOut.name, [...(fits.get(engine.fitOut.name) ?? []), raised.fit]);
+    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, ended_at, fit_out, procedure, summary, raised, created_at)
+      values (${club}, ${steamingId}, ${engine.id}, ${members.get(keeper)!}, ${purpose}, ${log.entries[0]!.at}, ${ended}, ${json(engine.fitOut)}, ${json(log.context.procedure)}, ${ended ? json(summarise(log)) : null}, ${raised ? json(raised) : null}, ${log.entries[0]!.at})`;
     const rows = log.entries.map((e) => ({
       club_id: club,
       entry_id: e.id,
@@ -78,19 +84,22 @@ await sql.begin(async (tx) => {
           values (${club}, ${e.id}, ${engine.id}, ${steamingId}, ${e.body.text}, ${e.body.forbids}, ${e.at}, ${e.by}, ${new Date(Date.parse(e.at) + 6 * dayMs)}, ${e.by}, ${'Joint remade, tight at working pressure'})`;
   }
 
-  // Three seasons: for each of the last three years, days between seven months and three weeks back.
+  // Three seasons: for each of the last three years, days between seven months and three weeks back, told in their order.
   let seed = 1;
   for (const season of seasons) {
     const engine = engines.get(season.engine)!;
-    for (let i = 0; i < season.steamings; i++) {
-      const year = i % 3;
-      const back = Math.round(22 + year * 365 + ((Math.floor(i / 3) + luck.between(0.1, 0.9)) * 185) / Math.ceil(season.steamings / 3));
+    const backs = Array.from({ length: season.steamings }, (_, i) =>
+      Math.round(22 + (i % 3) * 365 + ((Math.floor(i / 3) + luck.between(0.1, 0.9)) * 185) / Math.ceil(season.steamings / 3))
+    ).sort((a, b) => b - a);
+    for (const [i, back] of backs.entries()) {
+      const usual = luck.pick(oddities);
       const day: Day = {
         seed: seed++,
         keeper: season.keeper,
         begins: at(-back, luck.between(8, 10.5)),
         running: luck.between(...season.running),
-        ...(i === 0 ? oddities[1] : luck.pick(oddities))
+        ...usual,
+        ...ageing(season.engine, i)
       };
       await store(engine, season.keeper, luck.pick(season.purposes), tell(engine.fitOut, day), id(day.begins));
     }
@@ -108,9 +117,48 @@ await sql.begin(async (tx) => {
   const live = tell(marshHen.fitOut, { ...whole, begins, until: begins + Date.parse(cut.at) + 20_000 });
   await store(marshHen, 'Wenna Thrale', 'Public running', live, id(begins));
 
-  // Peat Presser is planned for this afternoon.
-  const presser = engines.get('Peat Presser')!;
-  await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure)
-    values (${club}, ${id()}, ${presser.id}, ${members.get('Corrin Sallow')!}, 'Rolling the field path', ${new Date(Math.ceil((now + 3.2 * 3.6e6) / 9e5) * 9e5)}, ${json(presser.fitOut)}, ${json(compose(presser.fitOut))})`;
+  // Peat Presser is planned for this afternoon; tomorrow three engines share their people.
+  const people = (keeper: string, ...helpers: string[]): DayPlan['people'] => [
+    { name: keeper, as: 'keeper', from: null },
+    ...helpers.map((name) => ({ name, as: 'helper' as const, from: null }))
+  ];
+  async function plan(engineName: string, purpose: string, day: Pick<DayPlan, 'wants' | 'people' | 'running'> & Partial<DayPlan>) {
+    const engine = engines.get(engineName)!;
+    const asked: DayPlan = { end: null, water: 284.15, air: 286.15, tests: [], minutes: {}, without: [], packed: [], ...day };
+    const known = { fitOut: engine.fitOut, procedure: compose(engine.fitOut), fits: fits.get(engineName) ?? [], used: [] };
+    const planned = plannedOf(planWhole(known, asked), asked);
+    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan, planned)
+      values (${club}, ${id()}, ${engine.id}, ${members.get(asked.people[0]!.name)!}, ${purpose}, ${asked.wants[0]!.at}, ${json(engine.fitOut)}, ${json(known.procedure)}, ${json(asked)}, ${json(planned)})`;
+  }
+  const quarter = (ms: number) => new Date(Math.ceil(ms / 9e5) * 9e5).toISOString();
+  await plan('Peat Presser', 'Rolling the field path', {
+    wants: [
+      { what: 'rolling the path', at: quarter(now + 4.2 * 3.6e6) },
+      { what: 'demonstration', at: quarter(now + 6 * 3.6e6) }
+    ],
+    people: people('Corrin Sallow', 'Jory Quillfeather'),
+    running: 150,
+    packed: ['water', 'start-fuel']
+  });
+  const tomorrow = (hour: number) => new Date(at(1, hour)).toISOString();
+  await plan('Little Bittern', 'Members’ day', {
+    wants: [
+      { what: 'first train', at: tomorrow(11) },
+      { what: 'last train', at: tomorrow(15.5) }
+    ],
+    end: tomorrow(17.5),
+    people: people('Jory Quillfeather', 'Tamsel Bewick-Drane'),
+    running: 180
+  });
+  await plan('Snipe', 'Members’ day', {
+    wants: [{ what: 'evening run', at: tomorrow(13) }],
+    people: people('Jory Quillfeather'),
+    running: 40
+  });
+  await plan('Water Rail', 'Members’ day', {
+    wants: [{ what: 'garden line', at: tomorrow(12.5) }],
+    people: people('Tamsel Bewick-Drane'),
+    running: 30
+  });
 });
 await sql.end();

@@ -92,7 +92,15 @@ export interface YardLine {
   openFaults: { text: string; forbids: string }[];
   papers: Pick<Paper, 'kind' | 'expires'>[];
   running: { id: string; startedAt: string } | null;
-  planned: { id: string; wantedAt: string; purpose: string } | null;
+  planned: {
+    id: string;
+    wantedAt: string;
+    purpose: string;
+    /** What its sheet said, ms since 1970; null when it was planned with a time only. */
+    light: number | null;
+    early: number | null;
+    late: number | null;
+  } | null;
   last: { id: string; endedAt: string } | null;
 }
 
@@ -109,8 +117,8 @@ export const yard = (club: string) =>
         from (select kind, max(expires) as expires from paper p where p.club_id = e.club_id and p.engine_id = e.engine_id group by kind) p), '[]') as papers,
       (select jsonb_build_object('id', s.steaming_id, 'startedAt', s.started_at) from steaming s
         where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is null limit 1) as running,
-      (select jsonb_build_object('id', s.steaming_id, 'wantedAt', s.wanted_at, 'purpose', s.purpose) from steaming s
-        where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is null and s.wanted_at >= now() - interval '12 hours' order by s.wanted_at limit 1) as planned,
+      (select jsonb_build_object('id', s.steaming_id, 'wantedAt', s.wanted_at, 'purpose', s.purpose, 'light', (s.planned->>'light')::float8, 'early', (s.planned->>'early')::float8, 'late', (s.planned->>'late')::float8) from steaming s
+        where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is null and s.cancelled_at is null and s.wanted_at >= now() - interval '12 hours' order by s.wanted_at limit 1) as planned,
       (select jsonb_build_object('id', s.steaming_id, 'endedAt', s.ended_at) from steaming s
         where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is not null order by s.started_at desc limit 1) as last
     from engine e where e.club_id = ${club} order by e.name limit 500`

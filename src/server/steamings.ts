@@ -1,5 +1,7 @@
 import type { FitOut } from '$core/engine';
 import { type Entry, type EntryOf, fold, type Log, type Summary, summarise } from '$core/log';
+import { remember } from '$core/learn';
+import type { DayPlan } from '$core/plan';
 import { compose, type Procedure } from '$core/procedure';
 import { format, parseISO } from 'date-fns';
 import { allowed, type Member } from './members';
@@ -20,6 +22,7 @@ export interface Steaming {
   override: { reason: string; of: string[]; by: string } | null;
   importedFrom: { club: string; at: string } | null;
   summary: Summary | null;
+  plan: DayPlan | null;
 }
 
 export const steaming = (club: string, id: string): Promise<Steaming | undefined> => inClub(club, (tx) => steamingIn(tx, club, id));
@@ -28,7 +31,7 @@ export const steamingIn = async (tx: Tx, club: string, id: string) =>
   (
     await tx<Steaming[]>`
     select s.steaming_id as id, s.engine_id as "engineId", s.keeper_id as "keeperId", coalesce(s.imported_from->>'keeper', m.name) as keeper, s.purpose, s.wanted_at as "wantedAt", s.started_at as "startedAt",
-      s.ended_at as "endedAt", s.fit_out as "fitOut", s.procedure, s.override, s.imported_from as "importedFrom", s.summary
+      s.ended_at as "endedAt", s.fit_out as "fitOut", s.procedure, s.override, s.imported_from as "importedFrom", s.summary, s.plan
     from steaming s join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
     where s.club_id = ${club} and s.steaming_id = ${id}`
   )[0];
@@ -134,7 +137,7 @@ export async function startSteaming(
     const override = stops.length ? { reason: options.reason!, of: stops, by: member.name } : null;
     const [planned] = await tx`
       update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fit_out)}, procedure = ${json(tx, procedure)}, override = ${override && json(tx, override)}, purpose = coalesce(nullif(${options.purpose}, ''), purpose)
-      where club_id = ${member.club} and steaming_id = (select steaming_id from steaming where club_id = ${member.club} and engine_id = ${engineId} and started_at is null and wanted_at between now() - interval '12 hours' and now() + interval '18 hours' order by wanted_at limit 1)
+      where club_id = ${member.club} and steaming_id = (select steaming_id from steaming where club_id = ${member.club} and engine_id = ${engineId} and started_at is null and cancelled_at is null and wanted_at between now() - interval '12 hours' and now() + interval '18 hours' order by wanted_at limit 1)
       returning steaming_id as id`;
     const id: string = planned?.id ?? newId();
     if (!planned)
@@ -220,7 +223,8 @@ export async function settle(tx: Tx, club: string, id: string) {
   const found = (await steamingIn(tx, club, id))!;
   const log = fold(contextOf(found), (await entriesIn(tx, club, id)).entries);
   if (!log.state.endedAt) return;
-  await tx`update steaming set ended_at = ${log.state.endedAt}, summary = ${json(tx, summarise(log))} where club_id = ${club} and steaming_id = ${id}`;
+  const raised = remember(log);
+  await tx`update steaming set ended_at = ${log.state.endedAt}, summary = ${json(tx, summarise(log))}, raised = ${raised ? json(tx, raised) : null} where club_id = ${club} and steaming_id = ${id}`;
 }
 
 export interface BookLine {

@@ -1,2 +1,4 @@
+export * from './calendar';
 export * from './csv';
 export * from './record';
+export * from './sheet-csv';

@@ -4,7 +4,8 @@ import { ahead, type Band, classHeating, type Heating, startRaise } from '../for
 import type { Kind } from '../units';
 import { before, fitTogether } from './burners';
 import { lossFrom } from './cooling';
-import type { Past } from './past';
+import type { Log } from '../log';
+import { type Past, pastOf } from './past';
 import { type Fit, fitRaising, type Learnt } from './raising';
 
 /** A past raising with the steaming it belongs to. */
@@ -120,6 +121,22 @@ export function heatingFrom(usual: Heating, fits: readonly Fit[], because = ''):
     from: `${fits.length === 1 ? 'its last raising' : `its last ${fits.length} raisings`}${because}`,
     raisings: fits.length
   };
+}
+
+/** The fits that count for an engine as it is now: those of its last chapter that the owner has not left out. */
+export function fitsNow(told: readonly Told[], learning: Learning): Fit[] {
+  const from = chaptersOf(told, learning).at(-1)!.from;
+  return told.filter((t) => t.past.litAt >= from && !learning.leftOut.includes(t.id)).flatMap((t) => t.fit ?? []);
+}
+
+/** What is kept of a steaming for learning: its raising, read by itself. Undefined when there is too little of one. */
+export function remember(log: Log): { readonly past: Past; readonly fit: Fit } | undefined {
+  const past = pastOf(log);
+  if (!past) return undefined;
+  const { fitOut } = log.context;
+  const plant = plantOf(fitOut);
+  const usual = classHeating(fitOut, plant, { water: past.water, T: past.T, ambient: past.ambient });
+  return { past, fit: fitRaising(plant, usual, past) };
 }
 
 /** What would have been said at the match. */

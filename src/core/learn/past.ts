@@ -1,6 +1,7 @@
+import { plantOf } from '../boiler';
+import { startOf } from '../forecast';
 import { litAt, type Log, upAt } from '../log';
-import { saturationAtGauge, waterVolume } from '../steam';
-import { plantOf, usualFill, waterAtGlass } from '../boiler';
+import { saturationAtGauge } from '../steam';
 import type { Gauge } from '../units';
 
 /** A raising as it was logged: what learning needs of a steaming, small enough to be kept with its summary. */
@@ -38,9 +39,6 @@ export const fireOf = ({ fire }: Log['context']['fitOut']): string =>
     ? `${fire.fuel}, ${Math.round(fire.grateLength * fire.grateWidth * 1e4)} cm²`
     : `${fire.with}, ${'power' in fire ? Math.round(fire.power) : fire.fuel}`;
 
-/** The usual temperature of a cold boiler where nothing was read, K. */
-const usual = 286;
-
 /** The raising in a log; undefined when there is no match or too little was read to learn from. */
 export function pastOf(log: Log): Past | undefined {
   const { fitOut } = log.context;
@@ -60,17 +58,7 @@ export function pastOf(log: Log): Past | undefined {
   const raising = readings.filter((r) => r.at <= (reached ?? Infinity) + 1);
   if (raising.filter((r) => r.value > 0).length < 2) return undefined;
 
-  const cold = kept.filter((e) => e.kind === 'reading' && e.at <= lit);
-  // It may be written down in the first minutes of the fire: nothing has warmed by then.
-  const T = kept.find((e) => e.kind === 'reading' && e.body.temperature !== undefined && e.body.temperature < 373 && after(e.at) < 900);
-  const start = T?.kind === 'reading' ? T.body.temperature! : usual;
-  const plant = plantOf(fitOut);
-  const level = cold.findLast((e) => e.kind === 'reading' && typeof e.body.glass === 'number');
-  const glass = level?.kind === 'reading' && typeof level.body.glass === 'number' ? level.body.glass : undefined;
-  const water =
-    glass !== undefined && plant.vessel.glass
-      ? waterAtGlass(plant.vessel, glass, start) / waterVolume(start)
-      : usualFill(fitOut, plant, start);
+  const start = startOf(log, plantOf(fitOut));
   const blower = kept.find((e) => e.kind === 'valve' && e.body.valve === 'blower' && e.body.open > 0.05 && e.at > lit);
   const airOut = kept.some(
     (e) =>
@@ -82,11 +70,11 @@ export function pastOf(log: Log): Past | undefined {
   );
   return {
     litAt: from,
-    water,
-    waterFrom: glass === undefined ? 'usual fill' : 'glass',
-    T: start,
-    TFrom: T ? 'read' : 'taken as usual',
-    ambient: Math.min(start, 303),
+    water: start.water,
+    waterFrom: start.level ? 'glass' : 'usual fill',
+    T: start.T,
+    TFrom: start.read ? 'read' : 'taken as usual',
+    ambient: start.ambient,
     readings: raising,
     ...(blower ? { blowerAt: after(blower.at) } : {}),
     airOut,

@@ -6,4 +6,5 @@ export * from './quantities';
 export * from './raising';
 export * from './schedule';
 export * from './sheet';
+export * from './whole';
 export { type Engine as DayEngine, type Placed as DayPlaced, together } from './together';

@@ -19,15 +19,16 @@ export const pressuresOf = (procedure: Procedure, workingPressure: number): numb
 /**
  * @param water K, of what is filled in @param air K
  * @param kg of water; the engine's usual fill when left out
+ * @param gates pressures, rising; those that the procedure waits for when left out
  */
 export function planRaise(
   fitOut: FitOut,
   procedure: Procedure,
   plant: Plant,
   heating: Heating,
-  { water, air, kg }: { water: number; air: number; kg?: number }
+  { water, air, kg }: { water: number; air: number; kg?: number },
+  gates: readonly number[] = pressuresOf(procedure, fitOut.workingPressure)
 ): RaisePlan {
-  const gates = pressuresOf(procedure, fitOut.workingPressure);
   const filter = startRaise({
     plant,
     heating,

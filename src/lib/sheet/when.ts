@@ -35,3 +35,13 @@ export function until(isoDate: string, now: number): string {
 /** A paper is asked about when it has this many days left. */
 export const dueSoon = 30;
 export const daysLeft = (isoDate: string, now: number) => differenceInCalendarDays(parseISO(isoDate), now);
+
+/** `10:38–10:56`, or with its middle and its late edge in words: `10:38–10:56, nine times in ten before 10:56`. Never a bare number. */
+export function bandWords(band: { early: number; middle: number; late: number }, told: boolean): string {
+  if (!(band.middle < Infinity) || band.middle > 8e15) return told ? 'not to be expected by what is known' : 'not reached';
+  const late = band.late < 8e15 ? clock(band.late) : 'open';
+  return told ? `${clock(band.early)}–${late}, nine times in ten before ${late}` : `${clock(band.middle)} (${clock(band.early)}–${late})`;
+}
+
+/** Moments marked in a sentence of the core, `{at:…}`, as clock times. */
+export const withTimes = (text: string): string => text.replace(/\{at:(-?[\d.e+]+)\}/g, (_, at: string) => clock(Number(at)));

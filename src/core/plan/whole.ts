@@ -1,0 +1,81 @@
+import { type Plant, plantOf, usualFill } from '../boiler';
+import type { FitOut } from '../engine';
+import { classHeating, type Heating } from '../forecast';
+import { type Fit, heatingFrom } from '../learn';
+import type { Procedure } from '../procedure';
+import type { DayPlan } from './day';
+import { type Kit, kitFor } from './kit';
+import { fillOf, type Level, startingSum } from './level';
+import { fuelAndWater, needsPair, type Pair } from './pair';
+import { type Need, quantitiesFor, type Used } from './quantities';
+import { planRaise, type RaisePlan } from './raising';
+import { type Busy, daySheet, type Sheet } from './sheet';
+
+/** What a day is planned from. */
+export interface Known {
+  readonly fitOut: FitOut;
+  readonly procedure: Procedure;
+  /** Past raisings that count, read one by one, oldest first. */
+  readonly fits: readonly Fit[];
+  /** Days on which fuel was weighed. */
+  readonly used: readonly Used[];
+}
+
+/** A whole day sheet: the sheet, the raise it stands on, what to fill to, what to bring. */
+export interface Whole {
+  readonly sheet: Sheet;
+  readonly raise: RaisePlan;
+  readonly heating: Heating;
+  readonly level: Level;
+  readonly fill: number;
+  readonly pair?: Pair;
+  readonly needs: readonly Need[];
+  readonly kit: readonly Kit[];
+}
+
+/** The engine as the model steps it and as its past makes it heat. */
+export function engineOf({ fitOut, fits }: Pick<Known, 'fitOut' | 'fits'>): { plant: Plant; heating: Heating } {
+  const plant = plantOf(fitOut);
+  return { plant, heating: heatingFrom(classHeating(fitOut, plant, { water: usualFill(fitOut, plant, 288), T: 288.15 }), fits) };
+}
+
+export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine = engineOf(known)): Whole {
+  const { fitOut, procedure, used } = known;
+  const { plant, heating } = engine;
+  const level = startingSum(fitOut, plant, { fillAt: plan.water, ambient: plan.air });
+  const fill = fillOf(level, plant);
+  const raise = planRaise(fitOut, procedure, plant, heating, { water: plan.water, air: plan.air });
+  return {
+    sheet: daySheet({ fitOut, procedure, plan, raise, busy }),
+    raise,
+    heating,
+    level,
+    fill,
+    ...(needsPair(fitOut) ? { pair: fuelAndWater(fitOut, plant, { fill, start: plan.water, ambient: plan.air }) } : {}),
+    needs: quantitiesFor(fitOut, plant, plan, level, used),
+    kit: kitFor(fitOut, procedure)
+  };
+}
+
+/** What a saved sheet said, for whoever looks at many of them: ms since 1970. */
+export interface Planned {
+  readonly begin: number;
+  readonly light: number;
+  readonly early: number;
+  readonly middle: number;
+  readonly late: number;
+  readonly ready: number;
+  /** Who is busy when: the keeper of a lit fire all the time. */
+  readonly busy: Busy;
+}
+
+/** What never comes is not a time, and JSON has no word for it: it stands at the end of all dates. */
+const asDate = (ms: number) => (Number.isFinite(ms) ? ms : 8.64e15);
+
+export function plannedOf({ sheet }: Pick<Whole, 'sheet'>, plan: DayPlan): Planned {
+  const { begin, light, steam, ready } = sheet;
+  const busy: Record<string, [number, number][]> = {};
+  for (const s of sheet.stations) (busy[s.who] ??= []).push([s.start, s.end]);
+  (busy[plan.people.find((p) => p.as === 'keeper')!.name] ??= []).push([light, ready]);
+  return { begin, light, early: asDate(steam.early), middle: asDate(steam.middle), late: asDate(steam.late), ready: asDate(ready), busy };
+}
