@@ -10,6 +10,7 @@
   onMount(() => document.documentElement.setAttribute('data-live', ''));
   const places = [
     { href: '/', name: 'Yard' },
+    { href: '/day', name: 'Day sheets' },
     { href: '/logbook', name: 'Logbook' },
     { href: '/faults', name: 'Faults' }
   ];

@@ -82,7 +82,8 @@
               </p>
               <div class="do">
                 {#if steam}<a class="plain go" href="/footplate/{steam.id}">Footplate</a>
-                {:else}<a class="plain" href="/engines/{line.id}">{line.planned ? 'Prepare' : 'Open'}</a>{/if}
+                {:else if line.planned}<a class="plain" href="/day/{line.planned.id}">Day sheet</a>
+                {:else}<a class="plain" href="/engines/{line.id}">Open</a>{/if}
               </div>
             </li>
           {/each}

@@ -64,7 +64,8 @@ async function busyIn(tx: Tx, club: string, around: number, but: string): Promis
     select planned from steaming where club_id = ${club} and steaming_id <> ${but} and started_at is null and cancelled_at is null and planned is not null
       and wanted_at between ${new Date(around - 20 * 3.6e6)} and ${new Date(around + 20 * 3.6e6)} order by wanted_at limit 40`;
   const busy: Record<string, [number, number][]> = {};
-  for (const { planned } of rows) for (const [who, list] of Object.entries(planned.busy)) (busy[who] ??= []).push(...list.map(([a, b]): [number, number] => [a, b]));
+  for (const { planned } of rows)
+    for (const [who, list] of Object.entries(planned.busy)) (busy[who] ??= []).push(...list.map(([a, b]): [number, number] => [a, b]));
   return busy;
 }
 
@@ -203,4 +204,16 @@ export const saveLearning = (club: string, engineId: string, learning: Learning)
     club,
     async (tx) =>
       (await tx`update engine set learning = ${json(tx, learning)} where club_id = ${club} and engine_id = ${engineId}`).count > 0
+  );
+
+/** The next plan of an engine, for its page. */
+export const plannedFor = (club: string, engineId: string) =>
+  inClub(
+    club,
+    async (tx) =>
+      (
+        await tx<{ id: string; wantedAt: Date; purpose: string; planned: Planned | null }[]>`
+          select steaming_id as id, wanted_at as "wantedAt", purpose, planned from steaming
+          where club_id = ${club} and engine_id = ${engineId} and started_at is null and cancelled_at is null and wanted_at > now() - interval '12 hours' order by wanted_at limit 1`
+      )[0]
   );

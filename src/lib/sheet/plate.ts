@@ -24,7 +24,7 @@ export interface EngineLine {
   openFaults: { text: string; forbids: string }[];
   papers: { kind: string; expires: string }[];
   running: { id: string; startedAt: string } | null;
-  planned: { id: string; wantedAt: string; purpose: string } | null;
+  planned: { id: string; wantedAt: string; purpose: string; light?: number | null; early?: number | null; late?: number | null } | null;
   last: { id: string; endedAt: string } | null;
 }
 
@@ -76,9 +76,25 @@ export function plate(line: EngineLine, steam: InSteam | undefined, units: UnitC
                 }
               : { need: `${paper.kind} due ${until(paper.expires, now)}`, tone: '' as const };
   return line.planned
-    ? { state: 'Planned', since: `${line.planned.purpose || 'in steam'} at ${moment(line.planned.wantedAt)}`, ...need }
+    ? { state: countdown(line.planned.light, now), since: toCome(line.planned), ...need }
     : { state: 'Cold', since: line.last ? `since ${moment(line.last.endedAt)}` : 'not steamed yet', ...need };
 }
+
+/** How long to the match, while that is worth counting: `Light in 2 h 10 min`. */
+export function countdown(light: number | null | undefined, now: number): string {
+  if (!light) return 'Planned';
+  const minutes = Math.round((light - now) / 60_000);
+  if (minutes < -30) return `Planned, ${clock(light)} has passed`;
+  if (minutes <= 0) return 'Light now';
+  return minutes < 60
+    ? `Light in ${minutes} min`
+    : minutes < 20 * 60
+      ? `Light in ${Math.floor(minutes / 60)} h ${minutes % 60} min`
+      : `Light ${moment(light)}`;
+}
+
+const toCome = ({ purpose, wantedAt, light, early, late }: NonNullable<EngineLine['planned']>): string =>
+  `${purpose || 'in steam'} at ${moment(wantedAt)}${light && early && late && late < 8e15 ? `. Light ${clock(light)}, steam ${clock(early)}–${clock(late)}` : ''}`;
 
 /** Engines in steam first, then those that are planned, then the rest by their next paper. */
 export function yardOrder(a: EngineLine, b: EngineLine): number {

@@ -3,6 +3,8 @@ import { carriedOver } from '$core/log';
 import { check, need, needId, notHere } from '$server/answer';
 import { addPaper, engine, paperSchema, papersOf, removePaper } from '$server/engines';
 import { faults, faultSchema, raiseFault } from '$server/faults';
+import { type DayPlan, dayPlanSchema } from '$core/plan';
+import { makePlan, plannedFor, toldOf, usualPlan } from '$server/plans';
 import { folded, lastSteamings, obstacles, startSteaming } from '$server/steamings';
 import { fail, redirect } from '@sveltejs/kit';
 
@@ -13,11 +15,13 @@ export const load = async ({ params, locals }) => {
   const id = needId(params.id);
   const found = await engine(club, id);
   if (!found) return notHere('engine');
-  const [papers, open, steamings, { stops, passengers }] = await Promise.all([
+  const [papers, open, steamings, { stops, passengers }, past, planned] = await Promise.all([
     papersOf(club, id),
     faults(club, { engineId: id }),
     lastSteamings(club, id),
-    obstacles(club, id, today())
+    obstacles(club, id, today()),
+    toldOf(club, id),
+    plannedFor(club, id)
   ]);
   const last = steamings.find((s) => s.endedAt);
   const carried = last ? carriedOver((await folded(club, last.id))!.log) : [];
@@ -32,6 +36,8 @@ export const load = async ({ params, locals }) => {
     carried,
     stops,
     passengers,
+    past,
+    planned,
     now: Date.now()
   };
 };
@@ -50,6 +56,21 @@ export const actions = {
     });
     if ('problem' in started) return fail(started.status, { at: 'start', problem: started.problem });
     redirect(303, `/footplate/${started.id}`);
+  },
+  plan: async ({ request, params, locals }) => {
+    const member = need(locals, 'start steaming');
+    const form = await request.formData();
+    const purpose = String(form.get('purpose') ?? '')
+      .trim()
+      .slice(0, 120);
+    const at = new Date(String(form.get('at') ?? ''));
+    if (Number.isNaN(at.getTime())) return fail(400, { at: 'plan', problem: 'Say on which day and at what time it is wanted in steam.' });
+    if (at.getTime() < Date.now()) return fail(400, { at: 'plan', problem: 'That time has passed: say when it is wanted in steam.' });
+    const checked = check<DayPlan>(dayPlanSchema, usualPlan(member.name, at, purpose.slice(0, 60)));
+    if ('field' in checked) return fail(400, { at: 'plan', problem: checked.sentence });
+    const made = await makePlan(member, needId(params.id), { purpose, plan: checked.value });
+    if ('problem' in made) return fail(made.status, { at: 'plan', problem: made.problem });
+    redirect(303, `/day/${made.id}`);
   },
   paper: async ({ request, params, locals }) => {
     const member = need(locals, 'keep papers');

@@ -5,12 +5,17 @@
   import { printMarks, printText } from '$core/units';
   import BoilerSection from '$lib/draw/BoilerSection.svelte';
   import Figures from '$lib/sheet/Figures.svelte';
+  import Steams from '$lib/engine/Steams.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
-  import { day, daysLeft, dueSoon, moment, span, until } from '$lib/sheet/when';
+  import { clock, day, daysLeft, dueSoon, moment, span, until } from '$lib/sheet/when';
+  import { addDays, format, setHours, startOfDay } from 'date-fns';
+  import { untrack } from 'svelte';
   import { Button, Modal, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
 
   let { data, form } = $props();
+  /** Eleven tomorrow: when most engines are first wanted. */
+  const nextMorning = (now: number) => setHours(startOfDay(addDays(now, 1)), 11);
   const f = $derived(data.engine.fitOut);
   const units = $derived(unitChoice());
   const can = (right: (typeof data.rights)[number]) => data.rights.includes(right);
@@ -23,10 +28,12 @@
   const nextPaper = $derived(newest[0]);
   const openFaults = $derived(data.faults.filter((x) => !x.fixedAt));
   const barred = $derived(data.stops.length > 0);
-  let open = $state({ start: false, paper: false, fault: false });
+  let open = $state({ start: false, plan: false, paper: false, fault: false });
+  let wanted = $state(untrack(() => format(nextMorning(data.now), "yyyy-MM-dd'T'HH:mm")));
   $effect(() => {
     if (form?.at === 'start') open.start = true;
-    if (form && 'done' in form) open = { start: false, paper: false, fault: false };
+    if (form?.at === 'plan') open.plan = true;
+    if (form && 'done' in form) open = { start: false, plan: false, paper: false, fault: false };
   });
   const standing = $derived(
     data.running ? 'In steam' : data.last ? `Cold, stored ${f.storage === 'full' ? 'full and treated' : 'dry and open'}` : 'Not steamed yet'
@@ -144,6 +151,27 @@
 
   <section class="box pad history">
     <div class="row between">
+      <h2 class="label">Plan</h2>
+      {#if can('start steaming')}<button class="quiet" onclick={() => (open.plan = true)}>Plan a steaming</button>{/if}
+    </div>
+    {#if data.planned}
+      <p>
+        <a href="/day/{data.planned.id}">{data.planned.purpose || 'In steam'}, {moment(data.planned.wantedAt)}</a
+        >{#if data.planned.planned}: light at {clock(data.planned.planned.light)}{/if}
+      </p>
+    {:else}<p class="second">Nothing is planned. A day sheet says when to light, what to fill to and what to bring.</p>{/if}
+  </section>
+
+  {#key data.engine.id}<Steams
+      engineId={data.engine.id}
+      fitOut={f}
+      told={data.past.told}
+      learning={data.past.learning}
+      may={can('edit engines')}
+    />{/key}
+
+  <section class="box pad history">
+    <div class="row between">
       <h2 class="label">Last steamings</h2>
       <a class="small" href="/logbook?engine={data.engine.id}">All in the Logbook</a>
     </div>
@@ -196,6 +224,25 @@
     {:else}
       <p>A steward or an owner may override this with a written reason. Fix the fault or renew the paper, or ask one of them.</p>
     {/if}
+  </form>
+</Modal>
+
+<Modal bind:open={open.plan} passiveModal modalHeading="Plan a steaming of {f.name}">
+  <form
+    method="POST"
+    action="?/plan"
+    class="stack"
+    use:enhance={({ formData }) => {
+      // The clock on this device says which moment is meant.
+      const local = new Date(String(formData.get('wanted')));
+      if (!Number.isNaN(local.getTime())) formData.set('at', local.toISOString());
+    }}
+  >
+    <TextInput labelText="Wanted in steam" name="wanted" type="datetime-local" bind:value={wanted} required />
+    <TextInput labelText="What for" name="purpose" maxlength={60} placeholder="First train, demonstration, steam test" />
+    <p class="second">Who comes, the water and the weather are set on the sheet.</p>
+    {#if form?.at === 'plan' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
+    <Button type="submit">Make the day sheet</Button>
   </form>
 </Modal>
 

@@ -1,0 +1,76 @@
+import { engineOf, planRaise, together } from '$core/plan';
+import { allowed } from '$server/members';
+import { need } from '$server/answer';
+import { plansBetween, setBays } from '$server/plans';
+import { fail } from '@sveltejs/kit';
+
+/** A calendar day, by the server's clock; today when none is asked for. */
+function dayOf(asked: string | null): { from: Date; to: Date; on: string } {
+  const on = asked && /^\d{4}-\d\d-\d\d$/.test(asked) && !Number.isNaN(Date.parse(asked)) ? asked : undefined;
+  const from = on ? new Date(`${on}T00:00:00`) : new Date(new Date().setHours(0, 0, 0, 0));
+  const to = new Date(from);
+  to.setDate(to.getDate() + 1);
+  return {
+    from,
+    to,
+    on: `${from.getFullYear()}-${String(from.getMonth() + 1).padStart(2, '0')}-${String(from.getDate()).padStart(2, '0')}`
+  };
+}
+
+export const load = async ({ locals, url }) => {
+  const member = need(locals);
+  const { from, to, on } = dayOf(url.searchParams.get('on'));
+  const ahead = new Date(from);
+  ahead.setDate(ahead.getDate() + 30);
+  const [{ plans, bays }, coming] = await Promise.all([plansBetween(member.club, from, to), plansBetween(member.club, from, ahead)]);
+  const open = plans.filter((p) => !p.row.startedAt);
+  const placed = together(
+    open.map(({ row, plan, known }) => {
+      const { plant, heating } = engineOf(known);
+      return {
+        id: row.id,
+        name: row.engine,
+        fitOut: known.fitOut,
+        procedure: known.procedure,
+        plan,
+        plain: true,
+        raise: planRaise(known.fitOut, known.procedure, plant, heating, plan)
+      };
+    }),
+    bays
+  );
+  return {
+    on,
+    bays,
+    placed,
+    plans: plans.map(({ row, plan }) => ({
+      id: row.id,
+      engine: row.engine,
+      purpose: row.purpose,
+      keeper: row.keeper,
+      startedAt: row.startedAt,
+      plan
+    })),
+    coming: coming.plans.map(({ row }) => ({
+      id: row.id,
+      engine: row.engine,
+      purpose: row.purpose,
+      wantedAt: row.wantedAt,
+      planned: row.planned,
+      startedAt: row.startedAt
+    })),
+    maySetBays: allowed(member, 'override'),
+    now: Date.now()
+  };
+};
+
+export const actions = {
+  bays: async ({ request, locals }) => {
+    const member = need(locals, 'override');
+    const bays = Number((await request.formData()).get('bays'));
+    if (!Number.isInteger(bays) || bays < 1 || bays > 60)
+      return fail(400, { problem: 'A club has 1 to 60 steaming bays: give a whole number.' });
+    await setBays(member.club, bays);
+    return { done: true };
+  }
+};
