@@ -37,6 +37,10 @@ const raising = async (page: Page) => {
   const begins = Date.now() - 20_000 - Date.parse(changeover.at);
   const log = tell(fitOut, { ...day, begins, until: Date.now() - 15_000 });
   const headers = { 'content-type': 'application/json' };
+  // It was wanted a little earlier than it will be ready: the plan stands behind what is read.
+  const wants = [{ what: 'first train', at: new Date(Date.now() + 34 * 60_000).toISOString() }];
+  const people = [{ name: 'Jory Quillfeather', as: 'keeper', from: null }];
+  await page.request.post(`${url}/api/engines/${id}/plans`, { headers, data: { purpose: 'Evening run', plan: { wants, people } } });
   const started = await (
     await page.request.post(`${url}/api/engines/${id}/steamings`, { headers, data: { purpose: 'Evening run' } })
   ).json();
@@ -51,6 +55,14 @@ const record = (name: string) => async (page: Page) => {
   await page.locator('.trend svg').first().waitFor();
 };
 
+/** The day sheet of a planned engine, once its worker has been asked. */
+const daySheet = (name: string) => async (page: Page) => {
+  await open('/')(page);
+  await page.locator('li', { hasText: name }).getByRole('link', { name: 'Day sheet' }).click();
+  await page.locator('.steps table').waitFor();
+};
+const tomorrow = new Date(Date.now() + 864e5).toISOString().slice(0, 10);
+
 const shots: readonly Shot[] = [
   { name: 'sign-in', go: open('/sign-in') },
   { name: 'yard', as: 'wenna', go: open('/') },
@@ -64,6 +76,19 @@ const shots: readonly Shot[] = [
       await engine('Little Bittern')(page);
       await page.getByRole('link', { name: 'Change the fit-out' }).click();
       await page.locator('form.fit-out').waitFor();
+    }
+  },
+  { name: 'day-sheet', as: 'corrin', go: daySheet('Peat Presser') },
+  { name: 'day-sheet-phone', as: 'corrin', at: phone, go: daySheet('Peat Presser') },
+  { name: 'day', as: 'jory', go: open(`/day?on=${tomorrow}`) },
+  {
+    name: 'steams',
+    as: 'wenna',
+    go: async (page) => {
+      await engine('Little Bittern')(page);
+      await page.locator('.steams table.each').waitFor();
+      await page.locator('.steams').scrollIntoViewIfNeeded();
+      await page.evaluate(() => document.querySelector('.steams')!.scrollIntoView({ block: 'start' }));
     }
   },
   { name: 'footplate', as: 'wenna', go: footplate },

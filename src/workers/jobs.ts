@@ -68,7 +68,10 @@ function footing({ context, entries, known, plan, now }: Under): Footing {
   const asked = steps.map((s) => s * fitOut.workingPressure);
   const gates = [...new Set([...pressuresOf(procedure, fitOut.workingPressure), ...asked])].sort((a, b) => a - b);
   const found = live(log, plant, heating, { now, gates, ...(plan ? { day: plan } : {}) });
-  const fan = fanOf(found.gates);
+  // From where the needle is now: what lies behind is read, not forecast.
+  const needle = found.lastReading && log.state.pressure ? log.state.pressure.value : 0;
+  const left = fanOf(found.gates.filter((g) => g.band.middle > now + 1000 && g.pressure > needle));
+  const fan = left.length ? [{ pressure: Math.min(needle, left[0]!.pressure), early: now, middle: now, late: now }, ...left] : [];
   if (!plan || log.state.phase === 'Run' || log.state.fire.outAt) return { live: found, fan };
   // What the plan said before anything was known of the day.
   const raise: RaisePlan = planRaise(fitOut, procedure, plant, heating, plan);

@@ -200,6 +200,7 @@ export function learn(fitOut: FitOut, told: readonly Told[], learning: Learning,
 const z = 1.2816;
 /** What more raisings do not tell better, as logarithms: the same wrong water level every time, leaks that follow pressure and not warmth. */
 const never = { heat: 0.02, loss: 0.06 } as const;
+const asPercent = (l: Learnt): Learnt => ({ ...l, value: l.value + Math.log(100) });
 const withFloor = (l: Learnt, floor: number): Learnt => ({ value: l.value, spread: Math.hypot(l.spread, floor) });
 
 /** The figures that a past can tell, and only those: a figure of which nothing was learnt is left to its class. */
@@ -255,7 +256,14 @@ function figuresOf(
   const boost = usual.boostSpread > 0 ? pooled((f) => f.lnBoost, boostPrior, 0.5 * usual.boostSpread) : undefined;
   if (boost)
     out.push(
-      figure('boost', 'Heat on the blower over heat on the fan', 'ratio', boost, boostPrior, 'from before and after the changeover')
+      figure(
+        'boost',
+        'Heat on the blower, of that on the fan',
+        'percent',
+        asPercent(boost),
+        asPercent(boostPrior),
+        'from before and after the changeover'
+      )
     );
   const weights = cooled.map((c) => 1 / (c.spread ** 2 + 0.03 ** 2));
   const precision = 1 / lossPrior.spread ** 2 + weights.reduce((a, w) => a + w, 0);

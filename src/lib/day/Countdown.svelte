@@ -46,7 +46,7 @@
   const wants = $derived(plan.wants.map((w) => Date.parse(w.at)));
   const bounds = $derived({
     from: Math.min(sheet.begin, other?.begin ?? Infinity) - 10 * minute,
-    to: Math.max(sheet.ready, ...wants.filter((w) => w < sheet.ready + 150 * minute), other?.ready ?? 0) + 20 * minute
+    to: Math.max(sheet.ready, ...wants.filter((w) => w < sheet.ready + 60 * minute), other?.ready ?? 0) + 20 * minute
   });
   const scale = $derived(timeScale((held ?? bounds).from, (held ?? bounds).to, left, right));
   const x = $derived(scale.x);
@@ -59,6 +59,7 @@
     }))
   );
   const end = $derived(Math.min(scale.to, Number.isFinite(sheet.steam.late) ? sheet.steam.late : scale.to));
+  const later = $derived(plan.wants.filter((w) => x(Date.parse(w.at)) > right + 2));
   const shown = $derived(stations.find((s) => s.key === chosen));
   const wantAt = (i: number) => (dragged?.kind === 'want' && dragged.i === i ? dragged.at : wants[i]!);
   const endOf = (s: (typeof stations)[number]) => (dragged?.kind === 'step' && dragged.key === s.key ? dragged.end : s.end);
@@ -128,7 +129,7 @@
     <path class="line" d="M{x(sheet.begin)} {lineY}H{x(Math.max(sheet.ready, ...wants.filter((w) => w < scale.to)))}" />
     {#each phases as p (p.phase)}
       <path class="phase" d="M{x(p.start)} {lineY - 9}v18" />
-      {#if x(p.end) - x(p.start) > 66}<text class="word" x={x(p.start) + 4} y={lineY - 18}>{p.phase}</text>{/if}
+      {#if x(p.end) - x(p.start) > 12 + 7 * p.phase.length}<text class="word" x={x(p.start) + 4} y={lineY - 18}>{p.phase}</text>{/if}
     {/each}
     {#each stations as s (s.key)}<circle
         class="station"
@@ -238,6 +239,7 @@
     {/each}
   </svg>
   <figcaption aria-live="polite">
+    {#if later.length}<span class="second">Later: {later.map((w) => `${w.what} ${clock(w.at)}`).join(', ')}.</span>{/if}
     {#if shown}<strong>{clock(shown.start)}–{clock(shown.end)}</strong>
       {printMarks(shown.what, unitChoice())} · {shown.who}{shown.slack >= minute && shown.slack < 1e9
         ? ` · can slip ${Math.round(shown.slack / minute)} min`

@@ -75,8 +75,8 @@
 {/if}
 
 <style>
-  section + section {
-    margin-top: 12px;
+  section {
+    margin-bottom: 12px;
   }
   .two {
     display: grid;

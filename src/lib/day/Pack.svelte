@@ -3,6 +3,7 @@
   import type { Carried } from '$core/log';
   import type { Whole } from '$core/plan';
   import { printMarks, printText, type Quantity } from '$core/units';
+  import type { Snippet } from 'svelte';
   import Working from '../sheet/Working.svelte';
   import { unitChoice } from '../sheet/unit-choice';
 
@@ -10,8 +11,15 @@
     whole,
     carried,
     packed,
-    onpack
-  }: { whole: Whole; carried: readonly Carried[]; packed: readonly string[]; onpack?: ((what: string) => void) | undefined } = $props();
+    onpack,
+    children
+  }: {
+    whole: Whole;
+    carried: readonly Carried[];
+    packed: readonly string[];
+    onpack?: ((what: string) => void) | undefined;
+    /** Stands between what was carried over and what to bring. */ children?: Snippet;
+  } = $props();
   const units = $derived(unitChoice());
   let open = $state<string>();
   const has = (what: string) => packed.includes(what);
@@ -36,6 +44,7 @@
     </ul>
   </section>
 {/if}
+{@render children?.()}
 <section class="box pad">
   <h2 class="label">Quantities</h2>
   <ul>
@@ -65,8 +74,8 @@
 </section>
 
 <style>
-  section + section {
-    margin-top: 12px;
+  section {
+    margin-bottom: 12px;
   }
   li {
     display: grid;

@@ -172,9 +172,9 @@
     <p class="second small">Without a time, there from the start.</p>
   </fieldset>
 
-  <fieldset>
+  <fieldset class="wide">
     <legend class="label">Water, weather, tests</legend>
-    <div class="line">
+    <div class="line pair">
       <TextInput
         size="sm"
         labelText="Water filled in, {units.temperature}"
@@ -223,8 +223,8 @@
 <style>
   .form {
     display: grid;
-    grid-template-columns: repeat(3, minmax(0, 1fr));
-    gap: 12px 24px;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 16px 28px;
   }
   fieldset {
     border: 0;
@@ -237,16 +237,22 @@
   }
   .line {
     display: grid;
-    grid-template-columns: 7rem minmax(0, 1fr) auto;
+    grid-template-columns: 8.2rem minmax(0, 1fr) auto;
     gap: 8px;
     margin-top: 6px;
     align-items: end;
   }
   .line.three {
-    grid-template-columns: minmax(0, 1fr) 6.6rem 6.2rem auto;
+    grid-template-columns: minmax(0, 1fr) 6rem 8.2rem auto;
   }
   .small {
     font-size: 0.875rem;
+  }
+  .wide {
+    grid-column: 1 / -1;
+  }
+  .line.pair {
+    grid-template-columns: 11rem 11rem;
   }
   .quiet {
     min-height: 32px;

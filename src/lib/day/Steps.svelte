@@ -20,44 +20,71 @@
   const units = $derived(unitChoice());
   const slack = (ms: number) => (ms > 600 * minute ? '–' : ms < minute / 2 ? '0' : String(Math.round(ms / minute)));
   const many = $derived(plan.people.length > 1);
+  /** Steps in their order, with the moments that the day turns on between them. */
+  const rows = $derived.by(() => {
+    const { steam, light, ready } = sheet;
+    const moments = [
+      { key: ' light', time: light, mark: 'Fire lit' },
+      ...(steam.late < Infinity
+        ? [
+            {
+              key: ' steam',
+              time: steam.middle,
+              mark: `Working pressure expected, between ${clock(steam.early)} and ${clock(steam.late)} eight times in ten`
+            }
+          ]
+        : []),
+      { key: ' ready', time: ready, mark: 'Proven and ready' }
+    ];
+    return [...sheet.stations.map((s) => ({ key: s.key, time: s.start, s })), ...moments.map((m) => ({ ...m, at: clock(m.time) }))].sort(
+      (a, b) => a.time - b.time || ('mark' in a ? 1 : -1)
+    );
+  });
 </script>
 
 <table class="ruled">
   <thead
     ><tr
-      ><th>At</th><th>Step</th>{#if many}<th class="who">Who</th>{/if}<th class="r">Min</th><th class="r slack">Slack</th></tr
+      ><th>At</th><th>Step</th><th class="ph">Phase</th>{#if many}<th class="who">Who</th>{/if}<th class="r">Min</th><th class="r slack"
+        >Slack</th
+      ></tr
     ></thead
   >
   <tbody>
-    {#each sheet.stations as s, i (s.key)}
-      {#if s.phase !== sheet.stations[i - 1]?.phase}<tr class="phase"><th colspan={many ? 5 : 4} scope="rowgroup">{s.phase}</th></tr>{/if}
-      <tr class:on={s.key === chosen} class:light={s.start === sheet.light || s.end === sheet.light}>
-        <td class="num at"><button class="bare" onclick={() => (chosen = s.key)}>{clock(s.start)}</button></td>
-        <td>
-          {printMarks(s.what, units)}
-          {#if s.chore}<span class="second small">in the wait</span>{/if}
-          {#if s.opensAt !== undefined}<span class="second small">opens at {printText(s.opensAt, 'pressure', units)}</span>{/if}
-        </td>
-        {#if many}<td class="who second">{s.who.split(' ')[0]}</td>{/if}
-        <td class="num">
-          {#if onminutes && !s.key.startsWith('test-')}
-            <input
-              type="number"
-              min="0"
-              max="480"
-              value={Math.round((s.end - s.start) / minute)}
-              class:own={plan.minutes[s.key] !== undefined}
-              aria-label="Minutes for: {printMarks(s.what, units)}"
-              onchange={(e) =>
-                onminutes(
-                  s.key,
-                  e.currentTarget.value === '' ? undefined : Math.min(480, Math.max(0, Math.round(Number(e.currentTarget.value) || 0)))
-                )}
-            />
-          {:else}{Math.round((s.end - s.start) / minute)}{/if}
-        </td>
-        <td class="num slack" class:none={s.slack < minute / 2}>{slack(s.slack)}</td>
-      </tr>
+    {#each rows as row (row.key)}
+      {#if 'mark' in row}
+        <tr class="moment"><td class="num at">{row.at}</td><td colspan={many ? 5 : 4}>{row.mark}</td></tr>
+      {:else}
+        {@const s = row.s}
+        <tr class:on={s.key === chosen}>
+          <td class="num at"><button class="bare" onclick={() => (chosen = s.key)}>{clock(s.start)}</button></td>
+          <td>
+            {printMarks(s.what, units)}
+            {#if s.chore}<span class="second small">in the wait</span>{/if}
+            {#if s.opensAt !== undefined}<span class="second small">opens at {printText(s.opensAt, 'pressure', units)}</span>{/if}
+          </td>
+          <td class="second small ph">{s.phase}</td>
+          {#if many}<td class="who second">{s.who.split(' ')[0]}</td>{/if}
+          <td class="num">
+            {#if onminutes && !s.key.startsWith('test-')}
+              <input
+                type="number"
+                min="0"
+                max="480"
+                value={Math.round((s.end - s.start) / minute)}
+                class:own={plan.minutes[s.key] !== undefined}
+                aria-label="Minutes for: {printMarks(s.what, units)}"
+                onchange={(e) =>
+                  onminutes(
+                    s.key,
+                    e.currentTarget.value === '' ? undefined : Math.min(480, Math.max(0, Math.round(Number(e.currentTarget.value) || 0)))
+                  )}
+              />
+            {:else}{Math.round((s.end - s.start) / minute)}{/if}
+          </td>
+          <td class="num slack" class:none={s.slack < minute / 2}>{slack(s.slack)}</td>
+        </tr>
+      {/if}
     {/each}
   </tbody>
 </table>
@@ -70,9 +97,15 @@
     padding-top: 4px;
     padding-bottom: 4px;
   }
-  .phase th {
-    padding-top: 12px;
-    color: var(--ink);
+  .moment td {
+    font: 600 1rem var(--narrow);
+    border-top: 2px solid var(--ink);
+    border-bottom: 1px solid var(--ink);
+    background: color-mix(in srgb, var(--ink) 6%, var(--raised));
+  }
+  td.ph {
+    margin: 0;
+    width: 6.5rem;
   }
   .at {
     width: 4rem;
@@ -118,6 +151,17 @@
   }
   .slack.none {
     color: var(--ink2);
+  }
+  @media (max-width: 600px) {
+    .ph,
+    .slack {
+      display: none;
+    }
+    .who {
+      font-size: 0.875rem;
+      padding-left: 0;
+      padding-right: 0;
+    }
   }
   @media print {
     input {

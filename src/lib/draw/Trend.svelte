@@ -2,13 +2,18 @@
   // What was read, against time. The chart's code is fetched only when a trend is looked at.
   import type { Log } from '$core/log';
   import { onMount } from 'svelte';
+  import type { Footing } from '../../workers/jobs';
   import { unitChoice } from '../sheet/unit-choice';
 
-  let { log, now }: { log: Log; now: number } = $props();
+  let {
+    log,
+    now,
+    footing
+  }: { log: Log; now: number; /** Plan and forecast, drawn behind what was read. */ footing?: Footing | undefined } = $props();
   let element: HTMLElement;
   let chart = $state<Awaited<ReturnType<typeof import('./trend').draw>>>();
   let failed = $state(false);
-  const some = $derived(log.entries.some((e) => e.kind === 'reading' && !log.struck.has(e.id)));
+  const some = $derived(log.entries.some((e) => e.kind === 'reading' && !log.struck.has(e.id)) || (footing?.fan.length ?? 0) > 0);
 
   onMount(() => {
     let ended = false;
@@ -25,7 +30,7 @@
   });
   // Once a minute is often enough for the axis; every entry redraws at once.
   const minute = $derived(Math.floor(now / 60_000) * 60_000);
-  $effect(() => chart?.show(log, unitChoice(), minute));
+  $effect(() => chart?.show(log, unitChoice(), minute, footing));
 </script>
 
 <div class="trend">

@@ -1,11 +1,12 @@
 import type { Entry, Log } from '$core/log';
 import { fromSi, isLevel, type UnitChoice } from '$core/units';
-import { LineChart, ScatterChart } from 'echarts/charts';
+import { CustomChart, LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
 import * as echarts from 'echarts/core';
+import type { Footing } from '../../workers/jobs';
 import { SVGRenderer } from 'echarts/renderers';
 
-echarts.use([LineChart, ScatterChart, GridComponent, MarkLineComponent, TooltipComponent, SVGRenderer]);
+echarts.use([CustomChart, LineChart, ScatterChart, GridComponent, MarkLineComponent, TooltipComponent, SVGRenderer]);
 
 /** Events that are marked under the curve, each on its own line. */
 const lanes = [
@@ -23,7 +24,7 @@ const colours = (element: Element) => {
 };
 
 /** The trend as a chart's option: pressure above, the glass under it, events as ticks below. */
-function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof colours>, height: number) {
+function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof colours>, height: number, footing?: Footing) {
   const live = log.entries.filter((e) => !log.struck.has(e.id));
   const { fitOut } = log.context;
   const p = (pascal: number) => Math.round(fromSi(pascal, 'pressure', units.pressure) * 10) / 10;
@@ -38,7 +39,14 @@ function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof c
   const start = log.state.fire.litAt ?? log.state.began ?? new Date(now).toISOString();
   const from = Math.min(Date.parse(start), ...(pressures[0] ? [Date.parse(pressures[0][0] as string)] : []));
   const end = log.state.endedAt ? Date.parse(log.state.endedAt) : now;
-  const span = { min: from - 60_000, max: Math.max(end, from + 30 * 60_000) };
+  // The fan is shown to its late edge, but not so far that what was read shrinks to nothing.
+  const fan = footing?.fan ?? [];
+  const planned = footing?.replan ? (footing.planned?.band ?? []) : [];
+  const ahead = Math.max(0, ...fan.map((f) => f.late), ...planned.map((f) => f.middle));
+  const span = {
+    min: from - 60_000,
+    max: Math.max(end, from + 30 * 60_000, Math.min(ahead + 120_000, end + Math.max(45 * 60_000, 1.5 * (end - from))))
+  };
   const axisLine = { lineStyle: { color: c.ink } };
   const label = { color: c.ink2, fontFamily: 'Barlow Semi Condensed', fontSize: 13 };
   const hasGlass = fitOut.glasses.length > 0;
@@ -105,6 +113,9 @@ function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof c
       }
     ],
     series: [
+      ...band('Plan', planned, p, c.rule, 0.75),
+      ...band('Forecast', fan, p, c.ink, 0.16),
+      ...middle(fan, p, c.ink),
       {
         name: `Pressure, ${units.pressure}`,
         type: 'line',
@@ -155,6 +166,47 @@ function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof c
   };
 }
 
+type Fan = Footing['fan'];
+/** A band between its early and its late edge, as one shape. Pressures rise along it, so time is what its edges lie apart in. */
+function band(name: string, fan: Fan, p: (pascal: number) => number, colour: string, opacity: number) {
+  if (fan.length < 2) return [];
+  const edge = [...fan.map((f) => [f.early, p(f.pressure)]), ...[...fan].reverse().map((f) => [f.late, p(f.pressure)])];
+  return [
+    {
+      name,
+      type: 'custom',
+      xAxisIndex: 0,
+      yAxisIndex: 0,
+      silent: true,
+      clip: true,
+      tooltip: { show: false },
+      data: [0],
+      renderItem: (_: unknown, api: { coord: (at: number[]) => number[] }) => ({
+        type: 'polygon',
+        shape: { points: edge.map((at) => api.coord(at)) },
+        style: { fill: colour, opacity }
+      })
+    }
+  ];
+}
+const middle = (fan: Fan, p: (pascal: number) => number, colour: string) =>
+  fan.length < 2
+    ? []
+    : [
+        {
+          name: 'Forecast, middle',
+          type: 'line',
+          xAxisIndex: 0,
+          yAxisIndex: 0,
+          silent: true,
+          symbol: 'none',
+          clip: true,
+          tooltip: { show: false },
+          lineStyle: { color: colour, width: 1.5, type: 'dashed' },
+          data: fan.map((f) => [f.middle, p(f.pressure)])
+        }
+      ];
+
 /** Draws into an element and gives back how to redraw and how to end it. */
 export function draw(element: HTMLElement) {
   const chart = echarts.init(element, undefined, { renderer: 'svg' });
@@ -162,9 +214,11 @@ export function draw(element: HTMLElement) {
   const resized = new ResizeObserver(() => (chart.resize(), again()));
   resized.observe(element);
   return {
-    show: (log: Log, units: UnitChoice, now: number) => {
+    show: (log: Log, units: UnitChoice, now: number, footing?: Footing) => {
       again = () =>
-        chart.setOption(option(log, units, now, colours(element), element.clientHeight) as echarts.EChartsCoreOption, { notMerge: true });
+        chart.setOption(option(log, units, now, colours(element), element.clientHeight, footing) as echarts.EChartsCoreOption, {
+          notMerge: true
+        });
       again();
     },
     end: () => {

@@ -5,7 +5,7 @@
   import { onMount, untrack } from 'svelte';
   import { unitChoice } from '../sheet/unit-choice';
   import { workedText } from '../sheet/worked-text';
-  import { day, moment } from '../sheet/when';
+  import { day } from '../sheet/when';
   import { ask } from '../sums';
   import Raisings from './Raisings.svelte';
   import RaiseTimes from './RaiseTimes.svelte';
@@ -98,29 +98,34 @@
         <figcaption class="label">Raise time, with what was expected</figcaption>
         <RaiseTimes {learned} bind:pointed />
       </figure>
-      <div class="figures">
-        <p class="label">What they show{learned.chapters.length > 1 ? `, ${learned.chapters.at(-1)!.why}` : ''}</p>
-        <table class="ruled">
-          <tbody>
-            {#each learned.figures as f (f.key)}
-              <tr>
-                <td>{f.name}<br /><span class="second small">{f.how}</span></td>
-                <td class="num">
-                  {workedText(f.value, f.kind, units)}<br />
-                  {#if f.high > f.low}<span class="second edge"
-                      >{workedText(f.low, f.kind, units)} to {workedText(f.high, f.kind, units)}</span
-                    >{/if}
-                </td>
-                <td class="num second edge">{percent(f.learnt)} learnt<br />class {workedText(f.usual, f.kind, units)}</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
-        <p class="second small">
-          From {learned.from.length} raising{learned.from.length === 1 ? '' : 's'}. A needle tells heat against capacity; the metal stays as
-          drawn unless a slug of known cold feed is tried.
-        </p>
-      </div>
+    </div>
+    <div class="scroll">
+      <table class="ruled shown">
+        <thead
+          ><tr
+            ><th>What they show{learned.chapters.length > 1 ? `, ${learned.chapters.at(-1)!.why}` : ''}</th><th class="r">This engine</th
+            ><th class="r">Eight times in ten</th><th class="r">Its class</th><th class="r">Learnt</th><th>How</th></tr
+          ></thead
+        >
+        <tbody>
+          {#each learned.figures as f (f.key)}
+            <tr>
+              <td>{f.name}</td>
+              <td class="num">{workedText(f.value, f.kind, units)}</td>
+              <td class="num second"
+                >{f.high > f.low ? `${workedText(f.low, f.kind, units)} to ${workedText(f.high, f.kind, units)}` : '–'}</td
+              >
+              <td class="num second">{workedText(f.usual, f.kind, units)}</td>
+              <td class="num second">{percent(f.learnt)}</td>
+              <td class="second small">{f.how}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+      <p class="second small">
+        From {learned.from.length} raising{learned.from.length === 1 ? '' : 's'}. A needle tells heat against capacity; the metal stays as
+        drawn unless a slug of known cold feed is tried.
+      </p>
     </div>
     <div class="scroll">
       <table class="ruled each">
@@ -142,7 +147,7 @@
               onpointerenter={() => (pointed = r.id)}
               onpointerleave={() => (pointed = undefined)}
             >
-              <td><a href="/records/{r.id}">{moment(r.litAt)}</a></td>
+              <td><a href="/records/{r.id}">{day(r.litAt)}</a></td>
               <td>{of.get(r.id)?.purpose || '–'}</td>
               <td class="num"
                 >{minutes(r.expected.middle)} <span class="second">({minutes(r.expected.early)}–{minutes(r.expected.late)})</span></td
@@ -187,16 +192,16 @@
   }
   .charts {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) minmax(0, 1.15fr);
+    grid-template-columns: repeat(2, minmax(0, 1fr));
     gap: 20px;
     margin-top: 8px;
   }
   .small {
     font-size: 0.9375rem;
   }
-  .edge {
-    font-weight: 500;
-    font-size: 0.875rem;
+  .shown td {
+    padding-top: 5px;
+    padding-bottom: 5px;
   }
   .r {
     text-align: right;

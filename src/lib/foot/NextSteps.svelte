@@ -4,14 +4,31 @@
   import { printMarks } from '$core/units';
   import type { Placed } from '$core/watch';
   import { unitChoice } from '../sheet/unit-choice';
+  import { clock } from '../sheet/when';
 
-  let { next, phase, onchoose, onall }: { next: readonly Placed[]; phase: Phase; onchoose: (key: string) => void; onall: () => void } =
-    $props();
+  let {
+    next,
+    phase,
+    at,
+    onchoose,
+    onall
+  }: {
+    next: readonly Placed[];
+    phase: Phase;
+    /** About when a pressure will be reached, ms since 1970. */
+    at?: (pressure: number) => number | undefined;
+    onchoose: (key: string) => void;
+    onall: () => void;
+  } = $props();
   const text = (t: string) => printMarks(t, unitChoice());
 
   /** What a step waits for, in a word or two: the whole sentence stands at NOW. */
   function waits({ step, standing }: Placed): string {
-    if (standing.is === 'waiting') return text(standing.waits[0] ?? '').replace(/^opens (at |when seen: |when it has fallen to )/, '');
+    if (standing.is === 'waiting') {
+      const gate = step.gates.find((g) => g.kind === 'pressure');
+      const when = gate?.kind === 'pressure' ? at?.(gate.atLeast) : undefined;
+      return `${text(standing.waits[0] ?? '').replace(/^opens (at |when seen: |when it has fallen to )/, '')}${when ? ` · ${clock(when)}` : ''}`;
+    }
     if (standing.is === 'blocked') return 'not yet';
     return step.phase === phase ? '' : step.phase;
   }

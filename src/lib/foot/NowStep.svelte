@@ -4,12 +4,14 @@
   import { evidenceLacking, type Placed } from '$core/watch';
   import { mark, printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
+  import { clock } from '../sheet/when';
 
   let {
     placed,
     state: now_,
     now,
     chosen = false,
+    at,
     ondone,
     onskip,
     onlift,
@@ -19,6 +21,8 @@
     state: State;
     now: number;
     chosen?: boolean;
+    /** About when a pressure will be reached, ms since 1970. */
+    at?: (pressure: number) => number | undefined;
     ondone: () => void;
     onskip: (reason: string) => void;
     onlift?: () => void;
@@ -29,6 +33,8 @@
   const lacking = $derived(standing.is === 'open' ? evidenceLacking(step, now_, now) : undefined);
   const text = (t: string) => printMarks(t, unitChoice());
   const opened = $derived(step.gates.flatMap((g) => (g.kind === 'pressure' ? [mark(g.atLeast, 'pressure')] : []))[0]);
+  const gate = $derived(step.gates.find((g) => g.kind === 'pressure'));
+  const opensAt = $derived(standing.is === 'waiting' && gate?.kind === 'pressure' ? at?.(gate.atLeast) : undefined);
   let why = $state(false);
   let skipping = $state(false);
   let reason = $state('');
@@ -48,7 +54,7 @@
   <p class="how">{text(step.how)}</p>
   {#if step.caution}<p class="caution">▲ {text(step.caution)}</p>{/if}
   {#if standing.is === 'open' && opened && !lacking}<p class="gate">opened at {text(opened)}</p>{/if}
-  {#if standing.is === 'waiting'}<p class="gate">{text(standing.waits.join('; '))}</p>{/if}
+  {#if standing.is === 'waiting'}<p class="gate">{text(standing.waits.join('; '))}{opensAt ? `, about ${clock(opensAt)}` : ''}</p>{/if}
   {#if standing.is === 'blocked'}
     <ul class="gate">
       {#each standing.because as because (because)}<li>{text(because)}</li>{/each}

@@ -76,7 +76,7 @@ export function plate(line: EngineLine, steam: InSteam | undefined, units: UnitC
                 }
               : { need: `${paper.kind} due ${until(paper.expires, now)}`, tone: '' as const };
   return line.planned
-    ? { state: countdown(line.planned.light, now), since: toCome(line.planned), ...need }
+    ? { state: countdown(line.planned.light, now), since: toCome(line.planned, now), ...need }
     : { state: 'Cold', since: line.last ? `since ${moment(line.last.endedAt)}` : 'not steamed yet', ...need };
 }
 
@@ -93,8 +93,8 @@ export function countdown(light: number | null | undefined, now: number): string
       : `Light ${moment(light)}`;
 }
 
-const toCome = ({ purpose, wantedAt, light, early, late }: NonNullable<EngineLine['planned']>): string =>
-  `${purpose || 'in steam'} at ${moment(wantedAt)}${light && early && late && late < 8e15 ? `. Light ${clock(light)}, steam ${clock(early)}–${clock(late)}` : ''}`;
+const toCome = ({ purpose, wantedAt, light, early, late }: NonNullable<EngineLine['planned']>, now: number): string =>
+  `${purpose || 'in steam'} at ${moment(wantedAt)}${light && early && late && late < 8e15 ? `${now > light - 20 * 3.6e6 ? `. Light ${clock(light)}` : ''}, steam ${clock(early)}–${clock(late)}` : ''}`;
 
 /** Engines in steam first, then those that are planned, then the rest by their next paper. */
 export function yardOrder(a: EngineLine, b: EngineLine): number {

@@ -152,7 +152,12 @@
           <button class="quiet" onclick={() => sheetOf.compare(undefined)}>Put it away</button>
         </p>
       </div>
-    {:else}<p class="small no-print"><button class="quiet" onclick={() => sheetOf.compare(-30)}>Compare with another start</button></p>{/if}
+    {:else}<p class="small no-print compares">
+        <button class="quiet" onclick={() => sheetOf.compare(-30)}>Compare with another start</button>
+      </p>{/if}
+    <p class="row jump no-print">
+      <a href="#steps">Steps</a><a href="#pack">What to bring</a>{#if may}<a href="#asked">What is asked</a>{/if}
+    </p>
     <p class="second small">
       {whole.heating.raisings
         ? `The raise rests on ${whole.heating.from}`
@@ -166,10 +171,10 @@
 
   <div class="columns">
     <div class="main">
-      {#if may}<section class="box pad no-print">
+      {#if may}<section class="box pad no-print asked" id="asked">
           <PlanForm {plan} names={data.names} problem={sheetOf.problem} onchange={(part) => sheetOf.change(part)} />
         </section>{/if}
-      <section class="box pad steps">
+      <section class="box pad steps" id="steps">
         <h2 class="label">
           Steps, at their times{sheet.stopBy === undefined ? '' : `; last fire by ${clock(sheet.stopBy)} to be over in time`}
         </h2>
@@ -181,9 +186,10 @@
           {:else}<button class="quiet" onclick={() => (sure = true)}>Call this plan off</button>{/if}
         </p>{/if}
     </div>
-    <aside>
-      <Pack {whole} carried={data.carried} packed={plan.packed} onpack={may ? (what) => sheetOf.pack(what) : undefined} />
-      <div class="fill"><FillTo {whole} /></div>
+    <aside id="pack">
+      <Pack {whole} carried={data.carried} packed={plan.packed} onpack={may ? (what) => sheetOf.pack(what) : undefined}>
+        <FillTo {whole} />
+      </Pack>
     </aside>
   </div>
   <p class="second small">
@@ -209,15 +215,15 @@
   .countdown {
     margin-top: 8px;
   }
+  .jump {
+    display: none;
+  }
   .columns {
     display: grid;
     grid-template-columns: minmax(0, 1fr) 380px;
     gap: 12px;
     margin-top: 12px;
     align-items: start;
-  }
-  .fill {
-    margin-top: 12px;
   }
   .compare {
     border-top: 1px solid var(--rule);
@@ -238,8 +244,29 @@
     .sheet {
       padding: 8px;
     }
-    .countdown {
-      overflow-x: auto;
+    /* A line of minutes has no room here: the table says the same. What is asked comes last, what to do first. */
+    .countdown,
+    .compares {
+      display: none;
+    }
+    .jump {
+      display: flex;
+      margin-top: 8px;
+    }
+    .jump a {
+      padding: 8px 0;
+    }
+    .main {
+      display: contents;
+    }
+    .main > :global(.asked) {
+      order: 3;
+    }
+    aside {
+      order: 2;
+    }
+    .off {
+      order: 4;
     }
   }
   @media print {

@@ -7,9 +7,11 @@
   import { due, standing, warnings } from '$core/watch';
   import Trend from '$lib/draw/Trend.svelte';
   import { actNow, once, stayAwake } from '$lib/foot/alarm';
+  import Ahead from '$lib/foot/Ahead.svelte';
   import AllSteps from '$lib/foot/AllSteps.svelte';
   import Drills from '$lib/foot/Drills.svelte';
   import HandOver from '$lib/foot/HandOver.svelte';
+  import { Forecast } from '$lib/foot/forecast.svelte';
   import { keys } from '$lib/foot/keys';
   import LogList from '$lib/foot/LogList.svelte';
   import NextSteps from '$lib/foot/NextSteps.svelte';
@@ -23,7 +25,7 @@
   import { ticking } from '$lib/sheet/clock.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
-  import { age, clock, span } from '$lib/sheet/when';
+  import { age, bandWords, clock, span } from '$lib/sheet/when';
   import { Modal } from 'carbon-components-svelte';
   import { onMount, untrack } from 'svelte';
 
@@ -43,6 +45,7 @@
     untrack(() => data.now),
     1000
   );
+  const forecast = untrack(() => new Forecast({ known: data.known, plan: data.plan }));
   const fitOut = untrack(() => data.context.fitOut);
   const procedure = untrack(() => data.context.procedure);
 
@@ -151,6 +154,7 @@
           : `${span((time.now - Date.parse(folded.fire.litAt)) / 1000)} since lit`
         : `begun ${clock(folded.began ?? data.now)}`
     },
+    ...(forecast.footing?.live.steam ? [{ label: 'At pressure', value: bandWords(forecast.footing.live.steam, false) }] : []),
     { label: 'Keeper', value: folded.keeper, desk: true }
   ]);
 
@@ -182,6 +186,14 @@
       close();
       sleep();
     };
+  });
+  // Asked again with every entry, and every half minute as what was read grows old.
+  const halfMinute = $derived(Math.floor(time.now / 30_000));
+  let live = $state(false);
+  onMount(() => (live = true));
+  $effect(() => {
+    void halfMinute;
+    if (live) forecast.look(log, Date.now());
   });
   // An alarm sounds until it is acted on: a newer entry from here, or the drill opened.
   const loud = $derived(alarms.find((a) => a.rank === 'act now')?.key);
@@ -232,6 +244,7 @@
           ondone={done}
           onskip={skip}
           onlift={() => (action = 'v')}
+          at={forecast.at}
           onback={() => (chosenKey = undefined)}
         />
       {/if}
@@ -240,7 +253,7 @@
           >{plan.missed.length} earlier {plan.missed.length === 1 ? 'step' : 'steps'} not done</button
         >
       {/if}
-      <NextSteps {next} phase={folded.phase} onchoose={(k) => (chosenKey = k)} onall={() => (open.steps = true)} />
+      <NextSteps {next} at={forecast.at} phase={folded.phase} onchoose={(k) => (chosenKey = k)} onall={() => (open.steps = true)} />
       <OpenThings open={folded.open} onclose={close} />
     </section>
 
@@ -249,7 +262,8 @@
     </section>
     <section class="box pad chart" aria-label="Trend">
       <p class="label">Pressure, {units.pressure}{fitOut.glasses.length ? '; glass below' : ''}</p>
-      <div class="trend"><Trend {log} now={time.now} /></div>
+      <div class="trend"><Trend {log} now={time.now} footing={forecast.footing} /></div>
+      {#if forecast.footing}<Ahead footing={forecast.footing} now={time.now} />{/if}
     </section>
 
     <section class="box pad log" aria-label="Log">

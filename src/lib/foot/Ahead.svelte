@@ -1,0 +1,71 @@
+<script lang="ts">
+  // What is ahead, in words: working pressure with its band, how the day stands against its plan, how long the water lasts.
+  import { printGlass, printMarks, type UnitChoice } from '$core/units';
+  import type { Footing } from '../../workers/jobs';
+  import { unitChoice } from '../sheet/unit-choice';
+  import { bandWords, clock } from '../sheet/when';
+
+  let { footing, now }: { footing: Footing; now: number } = $props();
+  const units: UnitChoice = $derived(unitChoice());
+  const live = $derived(footing.live);
+  const replan = $derived(footing.replan);
+  const minute = 60_000;
+  const behind = $derived(replan ? Math.round(replan.behind / minute) : 0);
+  const minutes = (m: number) => `${m} min`;
+  const wants = $derived(
+    replan?.wants.map((w) => `${w.what} ${clock(w.now)}${w.now > w.wanted + minute ? ` (wanted ${clock(w.wanted)})` : ''}`).join(', ')
+  );
+  const skips = $derived(
+    replan?.skip.length
+      ? `could be skipped: ${replan.skip.map((s) => `${printMarks(s.what, units)} (${minutes(Math.round(s.gains / minute))})`).join('; ')}`
+      : 'skip nothing'
+  );
+  // Water is warned of on its early edge: the middle is late nearly half the time.
+  const soon = $derived(live.water !== undefined && live.water.early < now + 5 * minute);
+</script>
+
+<div class="ahead" aria-label="What is ahead">
+  {#if live.steam}<p><strong>At pressure {bandWords(live.steam, true)}.</strong></p>{/if}
+  {#if replan}
+    <p class:caution={behind > 2}>
+      {#if behind > 2}▲ {minutes(behind)} behind; {skips}.
+      {:else if behind < -2}{minutes(-behind)} in hand.
+      {:else}On the plan.
+      {/if}
+      {wants ? `${wants[0]!.toUpperCase()}${wants.slice(1)}.` : ''}
+    </p>
+  {/if}
+  {#if live.water}
+    <p class:caution={soon}>
+      {soon ? '▲ ' : ''}Fed nothing, the glass is at its lowest about {clock(live.water.middle)}, perhaps by {clock(
+        live.water.early
+      )}.{live.tank ? ` Tanks to about ${clock(live.tank.middle)}.` : ''}
+    </p>
+  {/if}
+  {#if live.hotGlass !== undefined && live.steam}
+    <p class="second">
+      As it stands the glass will read {live.hotGlass > 1
+        ? 'over the top nut'
+        : live.hotGlass < 0
+          ? 'under the bottom nut'
+          : `about ${printGlass(live.hotGlass)}`} at working pressure.
+    </p>
+  {/if}
+  {#if live.unsure}<p class="caution">▲ {printMarks(live.unsure, units)}</p>{/if}
+  {#if live.steam}<p class="second">{live.on}</p>{/if}
+</div>
+
+<style>
+  .ahead {
+    font-size: 0.9375rem;
+    border-top: 1px solid var(--rule);
+    padding-top: 6px;
+    line-height: 1.3;
+  }
+  .ahead p + p {
+    margin-top: 2px;
+  }
+  .caution {
+    font-weight: 500;
+  }
+</style>
