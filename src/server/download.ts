@@ -1,8 +1,8 @@
 /** A file that a browser saves under a name made from what it holds. */
-export const download = (body: string, type: string, name: string) =>
+export const download = (body: string | Uint8Array<ArrayBuffer>, type: string, name: string) =>
   new Response(body, {
     headers: {
-      'content-type': `${type}; charset=utf-8`,
+      'content-type': typeof body === 'string' ? `${type}; charset=utf-8` : type,
       'content-disposition': `attachment; filename="${name
         .normalize('NFKD')
         .replace(/[^\w.-]+/g, '-')

@@ -1,7 +1,8 @@
+import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
 import { type Entry, type EntryOf, fold, type Log, type Summary, summarise } from '$core/log';
 import { remember } from '$core/learn';
-import type { DayPlan } from '$core/plan';
+import { type DayPlan, startingSum, withFill } from '$core/plan';
 import { compose, type Procedure } from '$core/procedure';
 import { format, parseISO } from 'date-fns';
 import { allowed, type Member } from './members';
@@ -133,7 +134,7 @@ export async function startSteaming(
       return { problem: 'This engine may not be steamed as it stands.', field: 'reason', status: 409, stops };
     if (stops.length && !allowed(member, 'override'))
       return { problem: 'Only a steward or an owner may override what stops an engine.', field: 'reason', status: 403, stops };
-    const procedure = compose(row.fit_out);
+    const procedure = withFill(compose(row.fit_out), startingSum(row.fit_out, plantOf(row.fit_out)));
     const override = stops.length ? { reason: options.reason!, of: stops, by: member.name } : null;
     const [planned] = await tx`
       update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fit_out)}, procedure = ${json(tx, procedure)}, override = ${override && json(tx, override)}, purpose = coalesce(nullif(${options.purpose}, ''), purpose)

@@ -2,3 +2,4 @@ export * from './calendar';
 export * from './csv';
 export * from './record';
 export * from './sheet-csv';
+export * from './sheet-pdf';

@@ -1,7 +1,8 @@
 import { type Plant, raise, usualFill, waterAtGlass } from '../boiler';
 import { boilerShape, coldFor, type FitOut } from '../engine';
 import { saturationAtGauge, waterVolume } from '../steam';
-import { type Gauge, Refusal, type Worked, type WorkedStep } from '../units';
+import type { Procedure } from '../procedure';
+import { type Gauge, printGlass, Refusal, type Worked, type WorkedStep } from '../units';
 
 /**
  * What to fill to when cold, solved backward: the lowest level it may come to, what is boiled away before the first feed
@@ -178,3 +179,11 @@ export function startingSum(
 /** The cold water that a starting level stands for, m³. */
 export const fillOf = (level: Level, plant: Plant): number =>
   level.fill.kind === 'glass' ? waterAtGlass(plant.vessel, level.fill.value, 288.15) : level.fill.value;
+
+/** A procedure whose filling step asks for this level: a sheet and its steps must not name two. */
+export const withFill = (procedure: Procedure, level: Level): Procedure => ({
+  ...procedure,
+  steps: procedure.steps.map((s) =>
+    s.key === 'fill' && level.fill.kind === 'glass' ? { ...s, what: `Fill to ${printGlass(level.fill.value)} of the glass` } : s
+  )
+});

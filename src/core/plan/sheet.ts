@@ -200,6 +200,8 @@ function fit(tasks: readonly Task[], plan: DayPlan, wanted: number, busy: Busy, 
     const earliest = Math.max(notBefore, arrives ? Date.parse(arrives) : -Infinity);
     zero = Math.max(next, earliest);
   }
+  // Begun on a whole minute: nobody looks at a clock more closely.
+  zero = Math.max(notBefore, Math.floor(zero / minute) * minute);
   s = schedule(tasks, handsAt(plan, zero, busy));
   return { zero, s };
 }

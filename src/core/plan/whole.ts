@@ -5,7 +5,7 @@ import { type Fit, heatingFrom } from '../learn';
 import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
 import { type Kit, kitFor } from './kit';
-import { fillOf, type Level, startingSum } from './level';
+import { fillOf, type Level, startingSum, withFill } from './level';
 import { fuelAndWater, needsPair, type Pair } from './pair';
 import { type Need, quantitiesFor, type Used } from './quantities';
 import { planRaise, type RaisePlan } from './raising';
@@ -40,9 +40,10 @@ export function engineOf({ fitOut, fits }: Pick<Known, 'fitOut' | 'fits'>): { pl
 }
 
 export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine = engineOf(known)): Whole {
-  const { fitOut, procedure, used } = known;
+  const { fitOut, used } = known;
   const { plant, heating } = engine;
   const level = startingSum(fitOut, plant, { fillAt: plan.water, ambient: plan.air });
+  const procedure = withFill(known.procedure, level);
   const fill = fillOf(level, plant);
   const raise = planRaise(fitOut, procedure, plant, heating, { water: plan.water, air: plan.air });
   return {

@@ -20,7 +20,7 @@
   <div class="two">
     {#if glass}
       <svg
-        width="118"
+        width="140"
         height={tall + 28}
         role="img"
         aria-label="Cold mark at {printGlass(level.fill.value)} of the glass; at least {printGlass(

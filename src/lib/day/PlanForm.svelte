@@ -243,7 +243,7 @@
     align-items: end;
   }
   .line.three {
-    grid-template-columns: minmax(0, 1fr) 6rem 8.2rem auto;
+    grid-template-columns: minmax(0, 1fr) 5.6rem 7.6rem auto;
   }
   .small {
     font-size: 0.875rem;
@@ -270,6 +270,14 @@
   }
   .form .field {
     min-height: 40px;
+  }
+  .form :global(input) {
+    font-family: var(--sans);
+  }
+  .form :global(.bx--select),
+  .form :global(.bx--form-item) {
+    margin: 0;
+    min-width: 0;
   }
   @media (max-width: 900px) {
     .form {

@@ -31,6 +31,7 @@
   let chosen = $state<string>();
   let starting = $state<string>();
   let sure = $state(false);
+  const zone = encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone);
 
   async function start() {
     starting = undefined;
@@ -86,7 +87,9 @@
         {#if may}<span class="second" aria-live="polite"
             >{{ saved: 'saved', 'to save': 'saving…', saving: 'saving…', 'not saved': '▲ not saved yet' }[sheetOf.saving]}</span
           >{/if}
-        <a href="/day/{data.id}/sheet.ics">Calendar</a><a href="/day/{data.id}/sheet.csv">CSV</a><a href="/day/{data.id}/sheet.pdf">PDF</a>
+        <a href="/day/{data.id}/sheet.ics">Calendar</a><a href="/day/{data.id}/sheet.csv">CSV</a><a
+          href="/day/{data.id}/sheet.pdf?zone={zone}">PDF</a
+        >
         <button class="quiet" onclick={() => window.print()}>Print</button>
         {#if others}<a href="/day?on={plan.wants[0]!.at.slice(0, 10)}"
             >{others === 1 ? 'One other engine' : `${others} other engines`} that day</a
