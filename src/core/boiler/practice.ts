@@ -107,7 +107,10 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
     }
     lastGauge = gauge;
     if (rakes && bed.ash > 200 * fire.area * fire.lump) rake(bed);
-    set.damper = damper * pacing * (gauge > plant.workingPressure * 0.97 ? 0.35 : 1);
+    // Held under the valves when it is there: damper to, blower off.
+    const over = gauge > plant.workingPressure * 1.01;
+    if (over) set.blower = 0;
+    set.damper = damper * pacing * (over ? 0.05 : gauge > plant.workingPressure * 0.97 ? 0.35 : 1);
 
     const has = depthOf(fire, bed);
     const burning = w.time > 180 && bed.hot > bed.litDies + 130;

@@ -167,10 +167,10 @@ export function step(plant: Plant, w: Working, set: Controls, dt: number): Worki
   }
 
   // What leaves is steam and air as they are mixed, with a little water; more of it when the water stands high.
-  let gas = valves + blowing + small + engine + injecting;
-  if (gas * dt > 0.5 * (c.steam + c.air)) gas = (0.5 * (c.steam + c.air)) / dt;
-  let steamOut = gas * wet;
-  const airOut = gas - steamOut;
+  const gas = valves + blowing + small + engine + injecting;
+  // In one step no more air than half of what is there; of steam more, because the water boils up after it.
+  const airOut = Math.min(gas * (1 - wet), (0.5 * c.air) / dt);
+  let steamOut = Math.min(gas * wet, Math.max(0.5 * c.steam, 0.02 * c.liquid) / dt);
   const high = vessel.glass ? glassAt(vessel, c.liquidVolume, c.T) - 0.9 : -1;
   const moisture = Math.min(0.5, plant.moisture + (high > 0 ? 3 * high : 0));
   let waterOut = (steamOut * moisture) / (1 - moisture);

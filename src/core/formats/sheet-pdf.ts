@@ -46,52 +46,33 @@ export function sheetPdf({
   const text = (t: string) => plain(printMarks(t, units));
   const head = (t: string): Content => ({ text: t.toUpperCase(), fontSize: 7, color: '#555', margin: [0, 8, 0, 2] });
   /** A line to be ticked, with its tick when it has been. */
-const box = (t: string, done: boolean): Content => ({
-  columns: [
-    {
-      width: 9,
-      canvas: [
-        { type: 'rect', x: 0, y: 2, w: 7, h: 7, lineWidth: 0.6 },
-        ...(done ? [{ type: 'polyline' as const, lineWidth: 1, points: [{ x: 1.5, y: 5.5 }, { x: 3, y: 7.5 }, { x: 6, y: 3 }] }] : [])
-      ]
-    },
-    { text: plain(t) }
-  ],
-  columnGap: 4,
-  margin: [0, 1, 0, 1]
-});
-
-/**
- * A day sheet as the definition of a PDF: A4, the steps at their times at the left, what to fill to and to bring at the right.
- * @param clock how moments are written: in the zone of whoever prints
- */
-export function sheetPdf({
-  engine,
-  purpose,
-  whole,
-  plan,
-  carried,
-  units,
-  clock,
-  day
-}: {
-  engine: string;
-  purpose: string;
-  whole: Whole;
-  plan: DayPlan;
-  carried: readonly Carried[];
-  units: UnitChoice;
-  clock: (ms: number) => string;
-  day: string;
-}): TDocumentDefinitions {
-  const { sheet, level } = whole;
-  const text = (t: string) => plain(printMarks(t, units));
-  const head = (t: string): Content => ({ text: t.toUpperCase(), fontSize: 7, color: '#555', margin: [0, 8, 0, 2] });
   const box = (t: string, done: boolean): Content => ({
-    columns: [{ text: done ? 'x' : '', width: 9, fontSize: 7, alignment: 'center', decoration: 'underline' }, { text: plain(t) }],
+    columns: [
+      {
+        width: 9,
+        canvas: [
+          { type: 'rect', x: 0, y: 2, w: 7, h: 7, lineWidth: 0.6 },
+          ...(done
+            ? [
+                {
+                  type: 'polyline' as const,
+                  lineWidth: 1,
+                  points: [
+                    { x: 1.5, y: 5.5 },
+                    { x: 3, y: 7.5 },
+                    { x: 6, y: 3 }
+                  ]
+                }
+              ]
+            : [])
+        ]
+      },
+      { text: plain(t) }
+    ],
     columnGap: 4,
     margin: [0, 1, 0, 1]
   });
+
   const steam =
     sheet.steam.late < Infinity
       ? `steam ${clock(sheet.steam.early)} to ${clock(sheet.steam.late)}, nine times in ten before ${clock(sheet.steam.late)}`
