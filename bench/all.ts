@@ -3,6 +3,10 @@ import { Agent, request } from 'node:http';
 import { gzipSync } from 'node:zlib';
 import postgres from 'postgres';
 import { tell } from '../demo/story';
+import { plantOf, raise, usualFill } from '../src/core/boiler';
+import { classHeating } from '../src/core/forecast';
+import { learn } from '../src/core/learn';
+import { type DayPlan, planRaise, together } from '../src/core/plan';
 import { patterns } from '../src/core/engine';
 import { add, type Entry, fold, quickLine } from '../src/core/log';
 import { timeOrderedId } from '../src/core/log/id';
@@ -12,6 +16,8 @@ import { psi, usualUnits } from '../src/core/units';
 import { due } from '../src/core/watch';
 import { as, url } from '../tests/unit/client';
 import { launch, signInAs } from '../tools/browser';
+import { forecastTable } from './forecast';
+import { numbers, pastOfOne, recoveryTable } from './learning';
 
 const rows: { what: string; measured: string; aim: string }[] = [];
 const row = (what: string, measured: string, aim = '') => rows.push({ what, measured, aim });
@@ -70,6 +76,76 @@ row(
   'a whole steaming told and folded (demo)',
   both(await spread(5, (i) => tell(fitOut, { seed: i + 1, keeper: 'Wenna Thrale', begins: 1.7e12, running: 90 })))
 );
+
+// The boiler, its forecast and what is learned of it.
+{
+  const plant = plantOf(fitOut);
+  const water = usualFill(fitOut, plant);
+  for (const dt of [1, 2]) {
+    const one = await spread(7, () => raise(plant, { water, T: 288.15 }, {}, { dt }));
+    const seconds = raise(plant, { water, T: 288.15 }, {}, { dt }).end.time;
+    row(
+      `simulated seconds a second, a raising of Marsh Hen, ${dt} s steps`,
+      Math.round((seconds / one.middle) * 1000).toLocaleString('en'),
+      'over 200,000'
+    );
+  }
+  for (const r of forecastTable(Number(process.env.JORAM_RAISINGS ?? 200))) {
+    row(`forecast, error at ¼ ½ ¾ and band: ${r.name}`, r.cells.join('; '), 'solid 1.3, 0.9, 0.4 min');
+    row(`  band holds, and one update`, `${Math.round(r.covered * 100)} %, ${ms(r.took)}`, '75 to 88 %, under 5 ms');
+  }
+  const one = pastOfOne(fitOut, 5, 12);
+  const nothing = { leftOut: [], chapters: [] };
+  learn(fitOut, one.told, nothing);
+  row('learning from 12 raisings, read anew', ms((await spread(5, () => learn(fitOut, one.told, nothing))).middle), 'under 2 s');
+  for (const r of recoveryTable(Number(process.env.JORAM_ENGINES ?? 20)))
+    row(
+      `known ${r.figure} got back from ${numbers.join(', ')} raisings: ${r.name}`,
+      numbers
+        .map((_, i) => `off ${r.off[i]!.toFixed(1)} % (says ±${r.spread[i]!.toFixed(1)} %, holds ${Math.round(r.held[i]! * 100)} %)`)
+        .join('; ')
+    );
+  const hands = [
+    'Wenna Thrale',
+    'Jory Quillfeather',
+    'Corrin Sallow',
+    'Tamsel Bewick-Drane',
+    'Hesper Vane-Oddie',
+    'Pim Larkwater',
+    'Bran Oxlode',
+    'Elowen Stook'
+  ];
+  const several = patterns.slice(0, 6).map((p, i) => {
+    const at = new Date(Date.UTC(2026, 5, 13, 11 + Math.floor(i / 3), 20 * (i % 3))).toISOString();
+    const plan: DayPlan = {
+      wants: [{ what: 'train', at }],
+      end: null,
+      people: hands.map((name, h) => ({ name, as: h === i ? 'keeper' : 'helper', from: null })),
+      water: 284,
+      air: 287,
+      running: 120,
+      tests: [],
+      minutes: {},
+      without: [],
+      packed: []
+    };
+    const plant = plantOf(p.fitOut);
+    const heating = classHeating(p.fitOut, plant, { water: usualFill(p.fitOut, plant), T: 288.15 });
+    return { id: p.key, name: p.fitOut.name, fitOut: p.fitOut, procedure: compose(p.fitOut), plan, plant, heating };
+  });
+  row(
+    'day sheet for 6 engines and 8 people, with their raises',
+    both(
+      await spread(15, () =>
+        together(
+          several.map((e) => ({ ...e, plain: true, raise: planRaise(e.fitOut, e.procedure, e.plant, e.heating, e.plan) })),
+          4
+        )
+      )
+    ),
+    'under 300 ms'
+  );
+}
 
 // End to end, on the demo's database and the built application.
 if (url) {

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { type FitOut, patterns } from '../engine';
 import { type Bed, drop, fuelOn, light, rake } from '../firing';
+import { raiseRows, raiseTable, withTable } from '../../../tools/physics';
 import { boilingAt, emptyRow, saturationAt, saturationRow } from '../steam';
 import { standardAtmosphere } from '../units';
 import {
@@ -270,6 +272,17 @@ describe('raising steam', () => {
     expect(whole.hot).toBeLessThan(whole.dies);
     expect(whole.best).toBeLessThan(0.7 * tender.workingPressure);
     expect(run(1 / 8, 60).best).toBeGreaterThan(0.98 * tender.workingPressure);
+  });
+
+  it('takes as long as its class plausibly does, and the document says what the model says', () => {
+    const rows = raiseRows();
+    for (const r of rows) {
+      expect(r.minutes, r.name).toBeGreaterThanOrEqual(r.low);
+      expect(r.minutes, r.name).toBeLessThanOrEqual(r.high);
+    }
+    expect(rows).toHaveLength(patterns.length);
+    const document = readFileSync('docs/physics.md', 'utf8');
+    expect(withTable(document, raiseTable(rows))).toBe(document);
   });
 
   it('is put out of reach by burnt-out tablets, and says so', () => {

@@ -95,7 +95,23 @@ export function fuelAndWater(
       result: { name: 'largest charge', value: most, kind: 'mass' }
     }
   ];
-  if (net <= 0) return refusal('The fire is weaker than what the boiler loses at working pressure: it never gets there.', steps, most);
+  // What follows from a time that never ends is not shown as if it were a figure.
+  if (net <= 0)
+    return refusal(
+      'The fire is weaker than what the boiler loses at working pressure: it never gets there.',
+      [
+        {
+          formula: 'heat left for steam = power × share that reaches the water − losses at working pressure',
+          inputs: [
+            i('power', by.power, 'power', fire.with === 'gas' ? 'fit-out' : 'class default'),
+            i('share that reaches the water', by.efficiency * 100, 'percent', 'class default'),
+            i('losses', plant.vessel.loss * (s.T - ambient), 'power', 'class default')
+          ],
+          result: { name: 'left for steam', value: net, kind: 'power' }
+        }
+      ],
+      0
+    );
   if (charge !== undefined && charge > most * 1.0001) {
     const boils = mayGo + ((charge - most) * by.heat * net) / by.power / (s.hg - s.hf);
     steps.push({

@@ -1,0 +1,54 @@
+// Writes the tables of docs/physics.md that come out of the model, so that nobody types them.
+import { readFileSync, writeFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { plantOf, raise, usualFill } from '../src/core/boiler';
+import { patterns } from '../src/core/engine';
+
+/** What ordinary raisings of a class take, min, from general practice: the model must land inside. */
+const plausible: Record<string, [low: number, high: number, from: number, as: string]> = {
+  'large-tank': [40, 80, 15, '7¼ in gauge, coal'],
+  tender: [13, 40, 15, '5 in gauge, coal'],
+  'small-tank': [8, 18, 15, '3½ in gauge, coal'],
+  'gas-tank': [6, 12, 15, '45 mm gauge, gas'],
+  'road-roller': [45, 90, 15, '4 in scale, coal'],
+  'full-size': [75, 180, 15, 'full size, kept to its pace'],
+  'vertical-plant': [20, 45, 15, 'vertical, about 16 l'],
+  'electric-set': [15, 30, 15, 'electric, 1 to 1.5 kW, 2 l'],
+  'launch-plant': [7, 15, 15, 'launch plant, gas'],
+  tabletop: [3, 6, 60, 'tabletop with tablets, from warm']
+};
+
+export interface Row {
+  readonly name: string;
+  readonly as: string;
+  readonly minutes: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+export const raiseRows = (): Row[] =>
+  patterns.map(({ key, fitOut }) => {
+    const [low, high, from, as] = plausible[key]!;
+    const plant = plantOf(fitOut);
+    const { reached } = raise(plant, { water: usualFill(fitOut, plant), T: from + 273.15 }, {}, { dt: 1 });
+    return { name: fitOut.name, as, minutes: (reached ?? Infinity) / 60, low, high };
+  });
+
+export const raiseTable = (rows: readonly Row[]): string =>
+  [
+    '| engine | class | to working pressure, min | plausible, min | |',
+    '|---|---|---|---|---|',
+    ...rows.map(
+      (r) =>
+        `| ${r.name} | ${r.as} | ${r.minutes.toFixed(1)} | ${r.low} to ${r.high} | ${r.minutes >= r.low && r.minutes <= r.high ? 'inside' : '**outside**'} |`
+    )
+  ].join('\n');
+
+/** A document with what stands between its markers made anew. */
+export const withTable = (document: string, table: string): string =>
+  document.replace(/(<!-- raise times -->\n)[\s\S]*?(\n<!-- end -->)/, (_, from: string, to: string) => from + table + to);
+
+if (process.argv[1] === import.meta.filename) {
+  const file = resolve('docs/physics.md');
+  writeFileSync(file, withTable(readFileSync(file, 'utf8'), raiseTable(raiseRows())));
+}
