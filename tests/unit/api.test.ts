@@ -135,4 +135,65 @@ describe.skipIf(!url)('the API', () => {
     expect(answers[0]).toContain('do not belong together');
     expect(answers[11]).toContain('Too many tries');
   });
+
+  describe('day sheets', () => {
+    const at = (hours: number) => new Date(Date.now() + hours * 3.6e6).toISOString();
+    const plan = (more: object = {}) => ({
+      wants: [{ what: 'first train', at: at(30) }],
+      people: [{ name: 'Wenna Thrale', as: 'keeper' }],
+      ...more
+    });
+    const plans = () => `/api/engines/${engine}/plans`;
+
+    it('are made, changed and called off; what is kept is what was asked', async () => {
+      const made = await owner.post(plans(), { purpose: 'Members’ day', plan: plan() });
+      expect(made.status).toBe(201);
+      const path = `/api/plans/${made.body.id}`;
+      expect((await owner.put(path, { plan: plan({ packed: ['water'], minutes: { papers: 12 } }) })).status).toBe(200);
+      const page = (await owner.get(`/day/${made.body.id}`)).body as string;
+      expect(page).toContain('Papers in date');
+      const file = (await owner.get(`/day/${made.body.id}/sheet.csv`)).body as string;
+      expect(file.split('\n')[1]).toContain('Papers in date');
+      // Another club's member sees nothing of it, and a trainee makes none.
+      expect((await stranger.get(`/day/${made.body.id}`)).status).toBe(404);
+      expect((await stranger.put(path, { plan: plan() })).status).toBe(404);
+      expect((await trainee.post(plans(), { plan: plan() })).status).toBe(403);
+      const gone = await fetch(`${url}${path}`, { method: 'DELETE', headers: { cookie: owner.cookie } });
+      expect(gone.status).toBe(200);
+      expect((await owner.put(path, { plan: plan() })).status).toBe(404);
+    });
+
+    it.each([
+      ['no wants', plan({ wants: [] }), 'wants', /when steam is wanted/],
+      ['a time in words', plan({ wants: [{ what: 'x', at: 'soon' }] }), 'wants.0.at', /2026-06-13T11:00/],
+      [
+        'two keepers',
+        plan({
+          people: [
+            { name: 'A', as: 'keeper' },
+            { name: 'B', as: 'keeper' }
+          ]
+        }),
+        'plan',
+        /exactly one/
+      ],
+      ['over before it begins', plan({ end: at(20) }), 'plan', /cannot be over before/],
+      ['boiling feed', plan({ water: 400 }), 'water', /between 1 and 99 °C/],
+      ['a step of a week', plan({ minutes: { papers: 10_080 } }), 'minutes.papers', /0 to 480/],
+      ['nothing at all', undefined, 'plan', /./]
+    ])('%s is refused with its field and a sentence', async (_, wrong, field, sentence) => {
+      const answer = await owner.post(plans(), { plan: wrong });
+      expect(answer.status).toBe(400);
+      expect(answer.body.field).toBe(field);
+      expect(answer.body.sentence).toMatch(sentence);
+    });
+
+    it('what an owner says of an engine’s past is kept, and nonsense is not', async () => {
+      const path = `/api/engines/${engine}/learning`;
+      expect((await owner.put(path, { leftOut: [steaming], chapters: [{ at: Date.now(), why: 'new burner' }] })).status).toBe(200);
+      const bad = await owner.put(path, { leftOut: [], chapters: [{ at: Date.now(), why: '' }] });
+      expect(bad.body).toMatchObject({ field: 'chapters.0.why', sentence: expect.stringContaining('what changed') });
+      expect((await trainee.put(path, { leftOut: [], chapters: [] })).status).toBe(403);
+    });
+  });
 });
