@@ -60,7 +60,7 @@ await sql.begin(async (tx) => {
   const fits = new Map<string, Fit[]>();
   async function store(engine: { id: string; fitOut: FitOut }, keeper: string, purpose: string, log: Log, steamingId: string) {
     const ended = log.state.endedAt ?? null;
-    const raised = ended ? remember(log) : undefined;
+    const raised = ended ? remember(log, fits.get(engine.fitOut.name) ?? []) : undefined;
     if (raised) fits.set(engine.fitOut.name, [...(fits.get(engine.fitOut.name) ?? []), raised.fit]);
     await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, ended_at, fit_out, procedure, summary, raised, created_at)
       values (${club}, ${steamingId}, ${engine.id}, ${members.get(keeper)!}, ${purpose}, ${log.entries[0]!.at}, ${ended}, ${json(engine.fitOut)}, ${json(log.context.procedure)}, ${ended ? json(summarise(log)) : null}, ${raised ? json(raised) : null}, ${log.entries[0]!.at})`;

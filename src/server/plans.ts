@@ -23,7 +23,16 @@ export interface PlanRow {
 }
 
 const past = (tx: Tx, club: string, engineId: string, limit = 60) =>
-  tx<{ id: string; raised: { past: Past; fit?: Fit }; fuel: number | null; inSteam: number | null; startedAt: Date; purpose: string }[]>`
+  tx<
+    {
+      id: string;
+      raised: { past: Past; fit?: Fit; off?: number };
+      fuel: number | null;
+      inSteam: number | null;
+      startedAt: Date;
+      purpose: string;
+    }[]
+  >`
     select steaming_id as id, raised, (summary->>'fuel')::float8 as fuel, (summary->>'inSteam')::float8 as "inSteam", started_at as "startedAt", purpose from steaming
     where club_id = ${club} and engine_id = ${engineId} and raised is not null order by started_at desc limit ${limit}`;
 
@@ -44,7 +53,7 @@ export const toldOf = (
   });
 
 /** What a day on an engine is planned from, today. */
-async function knownIn(tx: Tx, club: string, engineId: string): Promise<Known | undefined> {
+export async function knownIn(tx: Tx, club: string, engineId: string): Promise<Known | undefined> {
   const [[engine], rows] = await Promise.all([
     tx<
       { fit_out: FitOut; learning: Learning }[]
@@ -54,7 +63,8 @@ async function knownIn(tx: Tx, club: string, engineId: string): Promise<Known | 
   if (!engine) return undefined;
   const told: Told[] = rows.map(({ id, raised }) => ({ id, ...raised })).reverse();
   const used: Used[] = rows.flatMap((r) => (r.fuel && r.inSteam ? [{ fuel: r.fuel, inSteam: r.inSteam }] : []));
-  return { fitOut: engine.fit_out, procedure: compose(engine.fit_out), fits: fitsNow(told, engine.learning), used };
+  const offs = rows.flatMap((r) => (r.raised.off === undefined || engine.learning.leftOut.includes(r.id) ? [] : [r.raised.off]));
+  return { fitOut: engine.fit_out, procedure: compose(engine.fit_out), fits: fitsNow(told, engine.learning), offs, used };
 }
 export const known = (club: string, engineId: string) => inClub(club, (tx) => knownIn(tx, club, engineId));
 

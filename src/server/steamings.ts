@@ -1,7 +1,7 @@
 import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
 import { type Entry, type EntryOf, fold, type Log, type Summary, summarise } from '$core/log';
-import { remember } from '$core/learn';
+import { type Fit, fitsNow, type Learning, type Past, remember, type Told } from '$core/learn';
 import { type DayPlan, startingSum, withFill } from '$core/plan';
 import { compose, type Procedure } from '$core/procedure';
 import { format, parseISO } from 'date-fns';
@@ -219,12 +219,22 @@ export async function appendEntries(
 }
 class NotBegun extends Error {}
 
+/** What raisings before a moment had shown of an engine: what a forecast at its match stood on. */
+async function earlierFits(tx: Tx, club: string, engineId: string, before: Date): Promise<Fit[]> {
+  const rows = await tx<{ id: string; raised: { past: Past; fit: Fit }; learning: Learning }[]>`
+    select s.steaming_id as id, s.raised, e.learning from steaming s join engine e using (club_id, engine_id)
+    where s.club_id = ${club} and s.engine_id = ${engineId} and s.raised is not null and s.started_at < ${before} order by s.started_at desc limit 24`;
+  const told: Told[] = rows.map(({ id, raised }) => ({ id, ...raised })).reverse();
+  return told.length ? fitsNow(told, rows[0]!.learning) : [];
+}
+
 /** Writes what the Logbook lists of an ended steaming. */
 export async function settle(tx: Tx, club: string, id: string) {
   const found = (await steamingIn(tx, club, id))!;
   const log = fold(contextOf(found), (await entriesIn(tx, club, id)).entries);
   if (!log.state.endedAt) return;
-  const raised = remember(log);
+  const earlier = await earlierFits(tx, club, found.engineId, found.startedAt!);
+  const raised = remember(log, earlier);
   await tx`update steaming set ended_at = ${log.state.endedAt}, summary = ${json(tx, summarise(log))}, raised = ${raised ? json(tx, raised) : null} where club_id = ${club} and steaming_id = ${id}`;
 }
 

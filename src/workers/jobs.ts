@@ -21,7 +21,7 @@ import { daySheet, pressuresOf, together, type DayPlaced } from '$core/plan';
 export interface Under {
   readonly context: Context;
   readonly entries: readonly Entry[];
-  readonly known: Pick<Known, 'fitOut' | 'fits'>;
+  readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs'>;
   readonly plan?: DayPlan;
   readonly now: number;
 }
@@ -36,8 +36,8 @@ export interface Footing {
 
 /** Engines are known by what they are made of: a page asks again and again for the same one. */
 const engines = new Map<string, ReturnType<typeof engineOf>>();
-function engineFor(known: Pick<Known, 'fitOut' | 'fits'>) {
-  const key = JSON.stringify([known.fitOut, known.fits]);
+function engineFor(known: Pick<Known, 'fitOut' | 'fits' | 'offs'>) {
+  const key = JSON.stringify([known.fitOut, known.fits, known.offs]);
   let found = engines.get(key);
   if (!found) {
     if (engines.size > 12) engines.clear();

@@ -151,7 +151,8 @@ test('Marsh Hen for an 11:00 train: moved to 10:30, into a calendar, begun from 
   await page.clock.fastForward(lit + 12 * minute - (await page.evaluate(() => Date.now())));
   await post([entry(lit + 11 * minute, 'reading', { pressure: 0 })]);
   await expect(ahead).toContainText('At pressure', { timeout: 20_000 });
-  const onTime = minutesOf(/At pressure (\d\d:\d\d)/.exec(await ahead.innerText())![1]!);
+  const middle = async () => minutesOf(/At pressure\s*(\d\d:\d\d)/i.exec(await page.locator('header.block').innerText())![1]!);
+  const onTime = await middle();
 
   await page.clock.fastForward(33 * minute);
   // Half an hour later it has only come to where it should have been long before.
@@ -166,8 +167,8 @@ test('Marsh Hen for an 11:00 train: moved to 10:30, into a calendar, begun from 
   expect(train, words).toBeTruthy();
   const behind = Number(/(\d+) min behind/.exec(words)![1]);
   expect(Math.abs(minutesOf(train!) - (10 * 60 + 30 + behind))).toBeLessThanOrEqual(1);
-  expect(minutesOf(/At pressure (\d\d:\d\d)/.exec(words)![1]!)).toBeGreaterThan(onTime + 5);
-  await expect(page.locator('header.block')).toContainText(/\d\d:\d\d \(\d\d:\d\d–\d\d:\d\d\)/);
+  expect(await middle()).toBeGreaterThan(onTime + 5);
+  await expect(page.locator('header.block')).toContainText(/\d\d:\d\d \(\d\d:\d\d–(\d\d:\d\d|\?)\)/);
 });
 
 test('a pair that does not exist is refused on the sheet with its arithmetic', async ({ page }) => {

@@ -5,7 +5,16 @@ import { expect, test } from './loopback';
 
 const views: Record<string, (page: Page) => Promise<unknown>> = {
   yard: (page) => page.goto('/'),
-  engine: (page) => openEngine(page, 'Little Bittern'),
+  engine: async (page) => {
+    await openEngine(page, 'Little Bittern');
+    await page.locator('.steams table.each').waitFor();
+  },
+  'day sheet': async (page) => {
+    await page.goto('/');
+    await page.locator('li', { hasText: 'Peat Presser' }).getByRole('link', { name: 'Day sheet' }).click();
+    await page.locator('#steps table').waitFor();
+  },
+  'several engines': (page) => page.goto(`/day?on=${new Date(Date.now() + 864e5).toISOString().slice(0, 10)}`),
   'fit-out': async (page) => {
     await openEngine(page, 'Old Scoop');
     await page.getByRole('link', { name: 'Change the fit-out' }).click();

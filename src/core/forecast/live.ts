@@ -4,7 +4,8 @@ import { waterVolume } from '../steam';
 import { isLevel, psi } from '../units';
 import type { Heating } from './heating';
 import { ahead, airOut, type Band, blowerOn, fedIn, heatNow, observe, type RaiseFilter, runTo, startRaise } from './raise';
-import { type Fed, glassWhen, type Look, tankOut, waterOut } from './water';
+import { dip } from './dip';
+import { type Fed, glassWhen, type Look, tankOut, waterIn, waterOut } from './water';
 
 /** What can be said of a steaming at a moment. Times in ms since 1970, pressures in Pa at the gauge. */
 export interface Live {
@@ -23,6 +24,10 @@ export interface Live {
   /** The glass at its lowest running level, if nothing is fed. */
   readonly water?: Band;
   readonly tank?: Band;
+  /** What feeding about a tenth of the water, cold, would cost now. */
+  readonly dip?: { readonly kg: number; readonly after: number; readonly recovers: number };
+  /** The pressure that goes with it: that at which the glass was last read. */
+  readonly pressure?: number;
   /** What the glass will stand at when it has come to working pressure, nothing fed or drawn. */
   readonly hotGlass?: number;
 }
@@ -134,7 +139,20 @@ export function live(
     state.glass && isLevel(state.glass.value) && state.glass.pressure !== null
       ? { glass: state.glass.value, gauge: state.glass.pressure }
       : undefined;
+  // A tenth of what is in, from a cold tank, against the fire as it heats on its blower.
+  const slug = glass && glass.gauge > psi(10) && plant.feeds.length ? waterIn(plant, glass) : undefined;
+  const cost =
+    slug === undefined
+      ? undefined
+      : dip(plant, {
+          water: slug,
+          gauge: glass!.gauge,
+          kg: 0.1 * slug,
+          feedAt: 288.15,
+          heat: Math.exp(heating.lnHeat + (plant.sustains ? heating.lnBoost : 0))
+        });
   const watched = {
+    ...(cost ? { dip: { kg: 0.1 * slug!, after: cost.after, recovers: cost.recovers }, pressure: glass!.gauge } : {}),
     ...(water ? { water: ms(water) } : {}),
     ...(tank ? { tank: ms(tank) } : {}),
     ...(last ? { lastReading: last.at * 1000 } : {})

@@ -261,6 +261,10 @@ describe('the quick line', () => {
     );
   });
 
+  it('asks about an absurd pressure beside a temperature, and does not stumble over it', () => {
+    expect(read('99999 psi 12c').asks.length).toBeGreaterThan(0);
+  });
+
   it('says what it did not understand and logs nothing', () => {
     expect(read('65 wibble')).toEqual({ entries: [], echo: [], asks: [], problem: expect.stringContaining('wibble') });
   });

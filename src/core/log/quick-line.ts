@@ -340,7 +340,8 @@ function asks(draft: Draft, { fitOut, state, units, now }: Around): string[] {
       );
   }
   const pressure = draft.pressure ?? (state.pressure && now - Date.parse(state.pressure.at) < 120_000 ? state.pressure.value : undefined);
-  if (draft.temperature !== undefined && pressure !== undefined && pressure > toSi(5, 'pressure', 'psi')) {
+  // A pressure that no boiler of ours holds has been asked about already; saturation knows nothing of it.
+  if (draft.temperature !== undefined && pressure !== undefined && pressure > toSi(5, 'pressure', 'psi') && pressure < 5e6) {
     // Two honest instruments agree within about 2 psi and 2 °C of saturation.
     const needed = saturationAtGauge(pressure as Gauge).T;
     const slack = 2 + saturationTemperature(absolute((pressure + toSi(2, 'pressure', 'psi')) as Gauge)) - needed;

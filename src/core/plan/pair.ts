@@ -18,9 +18,8 @@ export const usualReserve = 1 / 3;
 /** Weight of one tablet, kg: fuel that cannot be divided. */
 const tablet = 0.004;
 
-/** Whether an engine needs a pair: nothing can be fed while there is pressure. */
-export const needsPair = (f: FitOut): boolean =>
-  !f.feeds.some((x) => x.plumbed && x.kind !== 'bottle') && (f.fire.with === 'gas' || f.fire.with === 'spirit');
+/** Whether an engine needs a pair: nothing can be fed while there is pressure, and its fire is not switched off by its own thermostat. */
+export const needsPair = (f: FitOut): boolean => !f.feeds.some((x) => x.plumbed && x.kind !== 'bottle') && f.fire.with !== 'electric';
 
 /**
  * @param fill m³ of cold water @param charge kg of fuel that is meant to be used; the largest that may be when left out
@@ -44,7 +43,12 @@ export function fuelAndWater(
       : fire.with === 'spirit'
         ? { heat: tabletHeat, efficiency: fire.efficiency, power: fire.charge / fire.burns }
         : undefined;
-  if (!by) return refusal('This engine’s fire is not measured out in charges: it needs a feed that works under pressure.', [], 0);
+  if (!by)
+    return refusal(
+      'There is no feed that works under pressure, and a fire of this kind is not measured out in charges: the water goes and the fire stays. It needs a feed that is plumbed in before it is lit.',
+      [],
+      0
+    );
   const s = saturationAtGauge(fitOut.workingPressure as Gauge);
   const kg = fill / waterVolume(start);
   const at = (T: number) =>

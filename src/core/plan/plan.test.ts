@@ -278,7 +278,10 @@ describe('what to fill to', () => {
     expect(canister.worked.steps.length).toBeGreaterThan(3);
     const none = fuelAndWater(tin, plantOf(tin), { fill: 4e-6 });
     expect('refused' in none && none.refused).toContain('There is no charge that does');
-    expect('refused' in fuelAndWater(hen, plantOf(hen), { fill: 0.02 })).toBe(true);
+    const unfed = { ...hen, feeds: hen.feeds.map((f) => ({ ...f, plumbed: false })) };
+    expect(needsPair(unfed)).toBe(true);
+    const coal = fuelAndWater(unfed, plantOf(unfed), { fill: 0.02 });
+    expect('refused' in coal && coal.refused).toContain('no feed that works under pressure');
   });
 
   it('lists quantities from the engine’s past where there is one, and kit by its fit-out', () => {

@@ -1,7 +1,7 @@
 import { type Plant, plantOf, usualFill } from '../boiler';
 import type { FitOut } from '../engine';
 import { classHeating, type Heating } from '../forecast';
-import { type Fit, heatingFrom } from '../learn';
+import { type Fit, heatingFrom, widthFrom } from '../learn';
 import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
 import { type Kit, kitFor } from './kit';
@@ -17,6 +17,8 @@ export interface Known {
   readonly procedure: Procedure;
   /** Past raisings that count, read one by one, oldest first. */
   readonly fits: readonly Fit[];
+  /** How far past forecasts at the match were off, as shares of their band. */
+  readonly offs?: readonly number[];
   /** Days on which fuel was weighed. */
   readonly used: readonly Used[];
 }
@@ -34,9 +36,10 @@ export interface Whole {
 }
 
 /** The engine as the model steps it and as its past makes it heat. */
-export function engineOf({ fitOut, fits }: Pick<Known, 'fitOut' | 'fits'>): { plant: Plant; heating: Heating } {
+export function engineOf({ fitOut, fits, offs = [] }: Pick<Known, 'fitOut' | 'fits' | 'offs'>): { plant: Plant; heating: Heating } {
   const plant = plantOf(fitOut);
-  return { plant, heating: heatingFrom(classHeating(fitOut, plant, { water: usualFill(fitOut, plant, 288), T: 288.15 }), fits) };
+  const heating = heatingFrom(classHeating(fitOut, plant, { water: usualFill(fitOut, plant, 288), T: 288.15 }), fits);
+  return { plant, heating: { ...heating, width: heating.width * widthFrom(offs) } };
 }
 
 export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine = engineOf(known)): Whole {

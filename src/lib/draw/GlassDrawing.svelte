@@ -6,6 +6,7 @@
   let {
     glass,
     levels,
+    cold = null,
     name = 'Gauge glass',
     abnormal = false,
     stale = false,
@@ -14,6 +15,8 @@
   }: {
     glass?: Glass;
     levels: { lowest: number; ceiling: number };
+    /** The level to fill to when cold, while that is what is asked. */
+    cold?: number | null;
     name?: string;
     abnormal?: boolean;
     stale?: boolean;
@@ -93,6 +96,10 @@
     <text class="low" x="0" y={y(levels.lowest) + 16}>lowest</text>
     <path class="limit up" d="M0 {y(levels.ceiling)}H{x - 1}" />
     <text x="0" y={y(levels.ceiling) - 6}>ceiling</text>
+    {#if cold !== null}
+      <path class="cold" d="M{x - 12} {y(cold)}H{x + bore + 12}" />
+      <text class="low" x="0" y={y(cold) - 5}>fill to</text>
+    {/if}
     {#if pointing.draft !== undefined}
       <path
         class="draft"
@@ -164,6 +171,10 @@
   .limit.up {
     stroke-width: 1;
     stroke-dasharray: 2 4;
+  }
+  .cold {
+    stroke: var(--works);
+    stroke-width: 2.5;
   }
   .low {
     fill: var(--ink);

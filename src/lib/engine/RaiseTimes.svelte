@@ -59,6 +59,9 @@
 <p class="second">Minutes to working pressure. Bar: expected before the match, eight times in ten.</p>
 
 <style>
+  div {
+    overflow: hidden;
+  }
   svg {
     display: block;
   }

@@ -54,6 +54,9 @@
 <p class="second">Thin and pale: earlier chapters or left out. Heavy: the last.</p>
 
 <style>
+  div {
+    overflow: hidden;
+  }
   svg {
     display: block;
   }

@@ -203,6 +203,9 @@
     padding-top: 5px;
     padding-bottom: 5px;
   }
+  figure {
+    min-width: 0;
+  }
   .r {
     text-align: right;
   }

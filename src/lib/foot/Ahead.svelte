@@ -1,6 +1,6 @@
 <script lang="ts">
   // What is ahead, in words: working pressure with its band, how the day stands against its plan, how long the water lasts.
-  import { printGlass, printMarks, type UnitChoice } from '$core/units';
+  import { printGlass, printMarks, printText, type UnitChoice } from '$core/units';
   import type { Footing } from '../../workers/jobs';
   import { unitChoice } from '../sheet/unit-choice';
   import { bandWords, clock } from '../sheet/when';
@@ -40,6 +40,14 @@
       {soon ? '▲ ' : ''}Fed nothing, the glass is at its lowest about {clock(live.water.middle)}, perhaps by {clock(
         live.water.early
       )}.{live.tank ? ` Tanks to about ${clock(live.tank.middle)}.` : ''}
+    </p>
+  {/if}
+  {#if live.dip && live.pressure}
+    <p class="second">
+      A slug of {printText(live.dip.kg, 'mass', units)} now costs {printText(live.pressure - live.dip.after, 'pressure', units)}, {live.dip
+        .recovers < 3600
+        ? `back in about ${Math.max(1, Math.round(live.dip.recovers / 60))} min`
+        : 'and this fire does not bring it back'}.
     </p>
   {/if}
   {#if live.hotGlass !== undefined && live.steam}

@@ -15,6 +15,7 @@
     state: state_,
     now,
     marks,
+    cold = null,
     onglass,
     onpressure
   }: {
@@ -23,6 +24,8 @@
     now: number;
     /** Pressures at which something opens, with a short word each. */
     marks: { value: number; word: string }[];
+    /** The level to fill to before the match. */
+    cold?: number | null;
     onglass: (glass: Glass, which: number) => void;
     onpressure: (pressure: number) => void;
   } = $props();
@@ -44,6 +47,7 @@
         <GlassDrawing
           glass={read?.value}
           levels={fitOut.levels}
+          {cold}
           name={fitOut.glasses.length > 1 ? `Gauge glass ${i + 1}` : 'Gauge glass'}
           stale={stale(read?.at)}
           abnormal={read !== undefined &&

@@ -6,11 +6,11 @@ import { newest } from '../sums';
 /** What the worker says of a steaming under way: asked again with every entry, and as time goes by. */
 export class Forecast {
   footing = $state.raw<Footing>();
-  #known: Pick<Known, 'fitOut' | 'fits'>;
+  #known: Pick<Known, 'fitOut' | 'fits' | 'offs'>;
   #plan: DayPlan | undefined;
   #ask = newest('footing', (footing) => (this.footing = footing));
 
-  constructor({ known, plan }: { known: Pick<Known, 'fitOut' | 'fits'>; plan: DayPlan | null }) {
+  constructor({ known, plan }: { known: Pick<Known, 'fitOut' | 'fits' | 'offs'>; plan: DayPlan | null }) {
     this.#known = known;
     this.#plan = plan ?? undefined;
   }

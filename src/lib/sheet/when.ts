@@ -38,9 +38,15 @@ export const daysLeft = (isoDate: string, now: number) => differenceInCalendarDa
 
 /** `10:38–10:56`, or with its middle and its late edge in words: `10:38–10:56, nine times in ten before 10:56`. Never a bare number. */
 export function bandWords(band: { early: number; middle: number; late: number }, told: boolean): string {
-  if (!(band.middle < Infinity) || band.middle > 8e15) return told ? 'not to be expected by what is known' : 'not reached';
-  const late = band.late < 8e15 ? clock(band.late) : 'open';
-  return told ? `${clock(band.early)}–${late}, nine times in ten before ${late}` : `${clock(band.middle)} (${clock(band.early)}–${late})`;
+  const never = (at: number) => !(at < 8e15);
+  if (never(band.middle)) return told ? 'not to be expected by what is known' : 'not reached';
+  if (never(band.late))
+    return told
+      ? `about ${clock(band.middle)}, not before ${clock(band.early)}, and perhaps not at all`
+      : `${clock(band.middle)} (${clock(band.early)}–?)`;
+  return told
+    ? `${clock(band.early)}–${clock(band.late)}, nine times in ten before ${clock(band.late)}`
+    : `${clock(band.middle)} (${clock(band.early)}–${clock(band.late)})`;
 }
 
 /** Moments marked in a sentence of the core, `{at:…}`, as clock times. */

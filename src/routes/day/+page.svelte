@@ -188,6 +188,7 @@
   }
   .canvas {
     min-width: 640px;
+    overflow: hidden;
   }
   svg {
     display: block;

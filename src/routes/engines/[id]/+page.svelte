@@ -239,7 +239,7 @@
     }}
   >
     <TextInput labelText="Wanted in steam" name="wanted" type="datetime-local" bind:value={wanted} required />
-    <TextInput labelText="What for" name="purpose" maxlength={60} placeholder="First train, demonstration, steam test" />
+    <TextInput labelText="What it is wanted for" name="purpose" maxlength={60} placeholder="First train, demonstration, steam test" />
     <p class="second">Who comes, the water and the weather are set on the sheet.</p>
     {#if form?.at === 'plan' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
     <Button type="submit">Make the day sheet</Button>

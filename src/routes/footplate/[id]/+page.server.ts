@@ -1,8 +1,17 @@
+import { plantOf } from '$core/boiler';
+import type { FitOut } from '$core/engine';
+import { startingSum } from '$core/plan';
 import { need, needId, notHere } from '$server/answer';
 import { contextOf, folded } from '$server/steamings';
 import { membersOf } from '$server/members';
 import { known } from '$server/plans';
 import { redirect } from '@sveltejs/kit';
+
+/** What to fill to, as a glass; nothing for an engine without one. */
+function coldMark(fitOut: FitOut): number | null {
+  const { fill } = startingSum(fitOut, plantOf(fitOut));
+  return fill.kind === 'glass' ? fill.value : null;
+}
 
 export const load = async ({ params, locals }) => {
   const member = need(locals);
@@ -11,10 +20,12 @@ export const load = async ({ params, locals }) => {
   const { steaming, log, last } = found;
   if (steaming.endedAt) redirect(303, `/records/${steaming.id}`);
   // The fit-out of the steaming, and what the engine's past has shown of it.
-  const fits = (await known(member.club, steaming.engineId))?.fits ?? [];
+  const past = await known(member.club, steaming.engineId);
   return {
     id: steaming.id,
-    known: { fitOut: steaming.fitOut, fits },
+    known: { fitOut: steaming.fitOut, fits: past?.fits ?? [], offs: past?.offs ?? [] },
+    // The cold mark stands in the glass until the match.
+    cold: log.state.fire.litAt ? null : coldMark(steaming.fitOut),
     plan: steaming.plan,
     engineId: steaming.engineId,
     purpose: steaming.purpose,

@@ -258,7 +258,15 @@
     </section>
 
     <section class="box pad read" aria-label="Readings">
-      <Readings {fitOut} state={folded} now={time.now} {marks} onglass={pickGlass} onpressure={pickPressure} />
+      <Readings
+        {fitOut}
+        state={folded}
+        now={time.now}
+        {marks}
+        cold={folded.fire.litAt ? null : data.cold}
+        onglass={pickGlass}
+        onpressure={pickPressure}
+      />
     </section>
     <section class="box pad chart" aria-label="Trend">
       <p class="label">Pressure, {units.pressure}{fitOut.glasses.length ? '; glass below' : ''}</p>
