@@ -68,7 +68,6 @@ const shots: readonly Shot[] = [
   { name: 'yard', as: 'wenna', go: open('/') },
   { name: 'yard-phone', as: 'wenna', at: phone, go: open('/') },
   { name: 'engine', as: 'wenna', go: engine('Little Bittern') },
-  { name: 'engine-vertical', as: 'wenna', go: engine('Old Scoop') },
   {
     name: 'fit-out',
     as: 'wenna',

@@ -23,6 +23,8 @@ export interface Past {
   readonly reached?: number;
   /** Readings after the fire was out, s after it was. */
   readonly cooling: readonly Read[];
+  /** Where each valve was seen to lift, Pa at the gauge; its number from 1. */
+  readonly lifts?: readonly { readonly valve: number; readonly lifted: number }[];
   /** What the fire burns and how strong it is: another fire is another chapter. */
   readonly fire: string;
   /** Tubes were swept when it was put away, or just before it. */
@@ -86,6 +88,7 @@ export function pastOf(log: Log): Past | undefined {
             : []
         )
       : [],
+    lifts: log.state.lifts.flatMap(({ valve, lifted }) => (lifted === undefined ? [] : [{ valve, lifted }])),
     fire: fireOf(fitOut),
     swept: log.state.steps['tubes-swept']?.outcome === 'done'
   };

@@ -164,6 +164,13 @@
     }
   }
   @media print {
+    .ph,
+    .slack {
+      display: none;
+    }
+    .ruled td {
+      padding: 1px 4px;
+    }
     input {
       border: 0;
       -moz-appearance: textfield;

@@ -7,6 +7,7 @@
   import { workedText } from '../sheet/worked-text';
   import { day } from '../sheet/when';
   import { ask } from '../sums';
+  import Lifts from './Lifts.svelte';
   import Raisings from './Raisings.svelte';
   import RaiseTimes from './RaiseTimes.svelte';
 
@@ -98,6 +99,12 @@
         <figcaption class="label">Raise time, with what was expected</figcaption>
         <RaiseTimes {learned} bind:pointed />
       </figure>
+      {#if told.some((t) => t.past.lifts?.length)}
+        <figure>
+          <figcaption class="label">Where the safety valves lift</figcaption>
+          <Lifts {fitOut} {told} bind:pointed />
+        </figure>
+      {/if}
     </div>
     <div class="scroll">
       <table class="ruled shown">
@@ -192,7 +199,7 @@
   }
   .charts {
     display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+    grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
     gap: 20px;
     margin-top: 8px;
   }

@@ -24,44 +24,46 @@
   const soon = $derived(live.water !== undefined && live.water.early < now + 5 * minute);
 </script>
 
-<div class="ahead" aria-label="What is ahead">
-  {#if live.steam}<p><strong>At pressure {bandWords(live.steam, true)}.</strong></p>{/if}
-  {#if replan}
-    <p class:caution={behind > 2}>
-      {#if behind > 2}▲ {minutes(behind)} behind; {skips}.
-      {:else if behind < -2}{minutes(-behind)} in hand.
-      {:else}On the plan.
-      {/if}
-      {wants ? `${wants[0]!.toUpperCase()}${wants.slice(1)}.` : ''}
-    </p>
-  {/if}
-  {#if live.water}
-    <p class:caution={soon}>
-      {soon ? '▲ ' : ''}Fed nothing, the glass is at its lowest about {clock(live.water.middle)}, perhaps by {clock(
-        live.water.early
-      )}.{live.tank ? ` Tanks to about ${clock(live.tank.middle)}.` : ''}
-    </p>
-  {/if}
-  {#if live.dip && live.pressure}
-    <p class="second">
-      A slug of {printText(live.dip.kg, 'mass', units)} now costs {printText(live.pressure - live.dip.after, 'pressure', units)}, {live.dip
-        .recovers < 3600
-        ? `back in about ${Math.max(1, Math.round(live.dip.recovers / 60))} min`
-        : 'and this fire does not bring it back'}.
-    </p>
-  {/if}
-  {#if live.hotGlass !== undefined && live.steam}
-    <p class="second">
-      As it stands the glass will read {live.hotGlass > 1
-        ? 'over the top nut'
-        : live.hotGlass < 0
-          ? 'under the bottom nut'
-          : `about ${printGlass(live.hotGlass)}`} at working pressure.
-    </p>
-  {/if}
-  {#if live.unsure}<p class="caution">▲ {printMarks(live.unsure, units)}</p>{/if}
-  {#if live.steam}<p class="second">{live.on}</p>{/if}
-</div>
+{#if live.steam || replan || live.water || live.unsure}
+  <div class="ahead" aria-label="What is ahead">
+    {#if live.steam}<p><strong>At pressure {bandWords(live.steam, true)}.</strong></p>{/if}
+    {#if replan}
+      <p class:caution={behind > 2}>
+        {#if behind > 2}▲ {minutes(behind)} behind; {skips}.
+        {:else if behind < -2}{minutes(-behind)} in hand.
+        {:else}On the plan.
+        {/if}
+        {wants ? `${wants[0]!.toUpperCase()}${wants.slice(1)}.` : ''}
+      </p>
+    {/if}
+    {#if live.water}
+      <p class:caution={soon}>
+        {soon ? '▲ ' : ''}Fed nothing, the glass is at its lowest about {clock(live.water.middle)}, perhaps by {clock(
+          live.water.early
+        )}.{live.tank ? ` Tanks to about ${clock(live.tank.middle)}.` : ''}
+      </p>
+    {/if}
+    {#if live.dip && live.pressure}
+      <p class="second">
+        A slug of {printText(live.dip.kg, 'mass', units)} now costs {printText(live.pressure - live.dip.after, 'pressure', units)}, {live
+          .dip.recovers < 3600
+          ? `back in about ${Math.max(1, Math.round(live.dip.recovers / 60))} min`
+          : 'and this fire does not bring it back'}.
+      </p>
+    {/if}
+    {#if live.hotGlass !== undefined && live.steam}
+      <p class="second">
+        As it stands the glass will read {live.hotGlass > 1
+          ? 'over the top nut'
+          : live.hotGlass < 0
+            ? 'under the bottom nut'
+            : `about ${printGlass(live.hotGlass)}`} at working pressure.
+      </p>
+    {/if}
+    {#if live.unsure}<p class="caution">▲ {printMarks(live.unsure, units)}</p>{/if}
+    {#if live.steam}<p class="second">{live.on}</p>{/if}
+  </div>
+{/if}
 
 <style>
   .ahead {

@@ -18,7 +18,7 @@
       </svelte:element>
     </div>
   {/each}
-  {#if action}<div class="action">{@render action()}</div>{/if}
+  {#if action}<div class="action no-print">{@render action()}</div>{/if}
 </header>
 
 <style>

@@ -116,7 +116,7 @@
     </div>
     {#if sheetOf.other}
       {@const o = sheetOf.other}
-      <div class="compare">
+      <div class="compare no-print">
         <label class="row"
           >The other start, <input
             class="field"
@@ -274,7 +274,11 @@
   }
   @media print {
     .columns {
-      grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr);
+      grid-template-columns: minmax(0, 1.6fr) minmax(0, 1fr);
+      font-size: 0.8125rem;
+    }
+    .main {
+      display: block;
     }
   }
 </style>
