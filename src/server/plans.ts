@@ -2,8 +2,9 @@ import { compose } from '$core/procedure';
 import type { FitOut } from '$core/engine';
 import { carriedOver } from '$core/log';
 import { type Fit, fitsNow, type Learning, type Past, type Told } from '$core/learn';
-import { type Busy, type DayPlan, type Known, type Planned, plannedOf, planWhole, type Used } from '$core/plan';
+import { type Busy, type DayPlan, dayPlanSchema, type Known, type Planned, plannedOf, planWhole, type Used } from '$core/plan';
 import Joi from 'joi';
+import { check, readJson, refuse } from './answer';
 import type { Member } from './members';
 import { inClub, json, type Tx } from './sql';
 import { folded } from './steamings';
@@ -144,10 +145,21 @@ export const plansBetween = (club: string, from: Date, to: Date) =>
 
 export const setBays = (club: string, bays: number) => inClub(club, (tx) => tx`update club set bays = ${bays} where club_id = ${club}`);
 
-export const planBody = Joi.object({
+const planBody = Joi.object({
   purpose: Joi.string().trim().allow('').max(120).default('').messages({ '*': 'Say in at most 120 characters what this steaming is for.' }),
   plan: Joi.any()
 });
+
+/** A plan as it was sent, checked; or the answer that says what is wrong with it and where. */
+export async function readPlan(request: Request): Promise<{ purpose: string; plan: DayPlan } | { response: Response }> {
+  const read = await readJson(request);
+  if ('response' in read) return read;
+  const body = check<{ purpose: string; plan: unknown }>(planBody, read.value);
+  if ('field' in body) return { response: refuse(400, body.field, body.sentence) };
+  const plan = check<DayPlan>(dayPlanSchema, body.value.plan);
+  if ('field' in plan) return { response: refuse(400, plan.field === 'body' ? 'plan' : plan.field, plan.sentence) };
+  return { purpose: body.value.purpose, plan: plan.value };
+}
 
 export type SavedPlan = { id: string } | { problem: string; field: string; status: 400 | 404 | 409 };
 

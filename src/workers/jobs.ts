@@ -15,7 +15,7 @@ import {
   type Replan,
   type Whole
 } from '$core/plan';
-import { daySheet, pressuresOf, together, type DayPlaced } from '$core/plan';
+import { dayEngine, daySheet, pressuresOf, together, type DayPlaced } from '$core/plan';
 
 /** A steaming under way as the forecast wants it. */
 export interface Under {
@@ -119,18 +119,7 @@ export const jobs = {
     bays: number;
   }): DayPlaced[] =>
     together(
-      engines.map(({ id, name, known, plan }) => {
-        const { plant, heating } = engineFor(known);
-        return {
-          id,
-          name,
-          fitOut: known.fitOut,
-          procedure: known.procedure,
-          plan,
-          plain: true,
-          raise: planRaise(known.fitOut, known.procedure, plant, heating, plan)
-        };
-      }),
+      engines.map((e) => dayEngine(e, engineFor(e.known))),
       bays
     )
 } as const;

@@ -10,6 +10,7 @@ import { fuelAndWater, needsPair, type Pair } from './pair';
 import { type Need, quantitiesFor, type Used } from './quantities';
 import { planRaise, type RaisePlan } from './raising';
 import { type Busy, daySheet, type Sheet } from './sheet';
+import type { Engine as DayEngine } from './together';
 
 /** What a day is planned from. */
 export interface Known {
@@ -82,4 +83,13 @@ export function plannedOf({ sheet }: Pick<Whole, 'sheet'>, plan: DayPlan): Plann
   for (const s of sheet.stations) (busy[s.who] ??= []).push([s.start, s.end]);
   (busy[plan.people.find((p) => p.as === 'keeper')!.name] ??= []).push([light, ready]);
   return { begin, light, early: asDate(steam.early), middle: asDate(steam.middle), late: asDate(steam.late), ready: asDate(ready), busy };
+}
+
+/** An engine of a day, as `together` takes it. */
+export function dayEngine(
+  { id, name, known, plan }: { id: string; name: string; known: Known; plan: DayPlan },
+  { plant, heating } = engineOf(known)
+): DayEngine {
+  const { fitOut, procedure } = known;
+  return { id, name, fitOut, procedure, plan, plain: true, raise: planRaise(fitOut, procedure, plant, heating, plan) };
 }

@@ -1,4 +1,4 @@
-import { engineOf, planRaise, together } from '$core/plan';
+import { dayEngine, together } from '$core/plan';
 import { allowed } from '$server/members';
 import { need } from '$server/answer';
 import { plansBetween, setBays } from '$server/plans';
@@ -25,18 +25,7 @@ export const load = async ({ locals, url }) => {
   const [{ plans, bays }, coming] = await Promise.all([plansBetween(member.club, from, to), plansBetween(member.club, from, ahead)]);
   const open = plans.filter((p) => !p.row.startedAt);
   const placed = together(
-    open.map(({ row, plan, known }) => {
-      const { plant, heating } = engineOf(known);
-      return {
-        id: row.id,
-        name: row.engine,
-        fitOut: known.fitOut,
-        procedure: known.procedure,
-        plan,
-        plain: true,
-        raise: planRaise(known.fitOut, known.procedure, plant, heating, plan)
-      };
-    }),
+    open.map(({ row, plan, known }) => dayEngine({ id: row.id, name: row.engine, known, plan })),
     bays
   );
   return {

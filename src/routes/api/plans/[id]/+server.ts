@@ -1,18 +1,13 @@
-import { type DayPlan, dayPlanSchema } from '$core/plan';
-import { check, need, needId, notHere, readJson, refuse } from '$server/answer';
-import { cancelPlan, changePlan, planBody } from '$server/plans';
+import { need, needId, notHere, refuse } from '$server/answer';
+import { cancelPlan, changePlan, readPlan } from '$server/plans';
 import { json } from '@sveltejs/kit';
 
 /** Changes a plan that has not been started. */
 export const PUT = async ({ request, params, locals }) => {
   const member = need(locals, 'start steaming');
-  const read = await readJson(request);
+  const read = await readPlan(request);
   if ('response' in read) return read.response;
-  const body = check<{ purpose: string; plan: unknown }>(planBody, read.value);
-  if ('field' in body) return refuse(400, body.field, body.sentence);
-  const plan = check<DayPlan>(dayPlanSchema, body.value.plan);
-  if ('field' in plan) return refuse(400, plan.field === 'body' ? 'plan' : plan.field, plan.sentence);
-  const saved = await changePlan(member, needId(params.id), { purpose: body.value.purpose, plan: plan.value });
+  const saved = await changePlan(member, needId(params.id), read);
   return 'problem' in saved ? refuse(saved.status, saved.field, saved.problem) : json(saved);
 };
 
