@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { type FitOut, patterns } from '../engine';
-import { type Bed, drop, fuelOn, light, rake } from '../firing';
+import { type Bed, drop, fuelOn, gasHeat, light, rake } from '../firing';
 import { raiseRows, raiseTable, withTable } from '../../../tools/physics';
-import { boilingAt, emptyRow, saturationAt, saturationRow } from '../steam';
-import { standardAtmosphere } from '../units';
+import { boilingAt, emptyRow, saturationAt, saturationAtGauge, saturationRow } from '../steam';
+import { type Gauge, standardAtmosphere } from '../units';
 import {
   bedOf,
   type Controls,
@@ -117,6 +117,31 @@ describe('water, steam and air in a vessel (docs/physics.md, Water and steam; Th
     // A seat of 6 mm lifting 0.4 mm with Cd 0.65, set at 90 psi, a tenth over.
     expect(criticalFlux(s.p, 1 / s.vg) * Math.PI * 0.006 * 0.0004 * 0.65 * 3600).toBeCloseTo(20.1, 0);
   });
+});
+
+describe('sums with check values (docs/physics.md, Sums)', () => {
+  const at80 = saturationAtGauge((80 * psi) as Gauge);
+  const cold = feedEnthalpy(288.15);
+  const at42 = saturationAtGauge((42 * psi) as Gauge);
+  const psiAt = (celsius: number) => (saturationAt(celsius + 273.15).p - standardAtmosphere) / psi;
+  it.each<[string, number, number, number]>([
+    ['heat to warm a kilogram of feed to 80 psi, kJ', (at80.hf - cold) / 1000, 621.9, 1],
+    ['and to make steam of it, kJ', (at80.hg - cold) / 1000, 2696.7, 1],
+    ['steam that 7 kW makes at 80 psi, kg/h', (7000 / (at80.hg - cold)) * 3600, 9.34, 2],
+    ['fuel for it at 48 % of 32 MJ/kg, kg/h', (7000 / (0.48 * 32e6)) * 3600, 1.64, 2],
+    ['minutes that 0.16 kg of gas burns at 1.3 kW', (0.16 * gasHeat) / 1300 / 60, 94, 0],
+    [
+      'condensed in warming iron and copper to 42 psi, g',
+      ((0.8 * 480 + 0.15 * 390) * (at42.T - 288.15) * 1000) / (at42.hg - at42.hf),
+      26.5,
+      1
+    ],
+    ['water boils at 42 psi, °C', at42.T - 273.15, 142.8, 1],
+    ['a knob at 143 °C gives, psi', psiAt(143), 42.3, 1],
+    ['5 K of band there are, psi', psiAt(142.8 + 2.5) - psiAt(142.8 - 2.5), 7.9, 1],
+    ['70 psi needs, °C', saturationAtGauge((70 * psi) as Gauge).T - 273.15, 157.8, 1],
+    ['125 °C is, psi', psiAt(125), 19, 0]
+  ])('%s', (_, value, check, digits) => expect(value).toBeCloseTo(check, digits));
 });
 
 describe('books', () => {

@@ -110,10 +110,10 @@ const row = emptyRow();
 const coldRow = emptyRow();
 const around: Around = { water: 0, ambient: 0, jets: 0, fan: 0, damper: 1, door: 0 };
 
-/** Enthalpy of feed water, J/kg. */
+/** Enthalpy of feed water under one atmosphere, J/kg. @param T K */
 export function feedEnthalpy(T: number): number {
   saturationRow(T, coldRow);
-  return coldRow.uf + coldRow.p * coldRow.vf;
+  return coldRow.uf + Math.max(101_325, coldRow.p) * coldRow.vf;
 }
 
 /**
