@@ -38,7 +38,7 @@ const raising = async (page: Page) => {
   const log = tell(fitOut, { ...day, begins, until: Date.now() - 15_000 });
   const headers = { 'content-type': 'application/json' };
   // It was wanted a little earlier than it will be ready: the plan stands behind what is read.
-  const wants = [{ what: 'first train', at: new Date(Date.now() + 34 * 60_000).toISOString() }];
+  const wants = [{ what: 'first train', at: new Date(Date.now() + 25 * 60_000).toISOString() }];
   const people = [{ name: 'Jory Quillfeather', as: 'keeper', from: null }];
   await page.request.post(`${url}/api/engines/${id}/plans`, { headers, data: { purpose: 'Evening run', plan: { wants, people } } });
   const started = await (

@@ -115,7 +115,12 @@ describe('the day sheet', () => {
     expect(b.behind).toBeGreaterThan(0);
     expect(b.wants[0]!.now).toBeCloseTo(b.ready, -3);
     expect(b.wants[1]!.now).toBe(clock('15:00'));
-    for (const cut of b.skip) expect(henDay.procedure.steps.find((s) => s.what === cut.what)?.must).toBe(false);
+    // With a fire nothing is skipped; before it, nothing that must be seen on the day.
+    expect(b.skip).toEqual([]);
+    const cold = replan({ ...henDay, plan, done: new Set(), now: clock('09:30') });
+    expect(cold.behind).toBeGreaterThan(0);
+    expect(cold.skip.length).toBeGreaterThan(0);
+    for (const cut of cold.skip) expect(henDay.procedure.steps.find((s) => s.what === cut.what)?.must).toBe(false);
   });
 
   it('refuses a plan without a keeper, over before it is wanted, or spread over days', () => {

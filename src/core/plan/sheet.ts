@@ -264,7 +264,7 @@ export interface Replan {
   readonly behind: number;
   readonly steam: Band;
   readonly stations: readonly Station[];
-  /** Chores that can be left for later, and what leaving them gains. */
+  /** What could have been done the evening before, and what leaving it gains; nothing once there is a fire. */
   readonly skip: readonly Cut[];
   /** Later wants that move with it. */
   readonly wants: readonly { readonly what: string; readonly wanted: number; readonly now: number }[];
@@ -313,14 +313,14 @@ export function replan(input: {
   const skip: Cut[] = [];
   if (behind > minute)
     for (const t of tasks) {
-      if (t.step.must || t.step.chore || t.lights || neverSkipped.has(t.step.key)) continue;
+      if (t.step.must || t.step.chore || t.lights || lit !== undefined || lookOver.has(t.step.key) || t.step.key === 'fill') continue;
       const without = schedule(
         tasks.filter((x) => x !== t),
         hands,
         { from: 0, ...(lit === undefined ? {} : { lit }) }
       );
       const gains = ready - (now + without.ready * 1000);
-      if (gains >= minute && t.step.phase !== 'Prove') skip.push({ what: t.step.what, gains });
+      if (gains >= minute && t.step.phase === 'Look over') skip.push({ what: t.step.what, gains });
     }
   return {
     ready,
@@ -331,5 +331,3 @@ export function replan(input: {
     wants: plan.wants.map((w) => ({ what: w.what, wanted: Date.parse(w.at), now: Math.max(Date.parse(w.at), ready) }))
   };
 }
-/** Reading steps and those on which others stand: no time is won here. */
-const neverSkipped = new Set(['match', 'alight', 'first-coal', 'fire-up', 'changeover', 'fill', 'bed', 'level-hot', 'fit-to-run']);

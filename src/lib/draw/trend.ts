@@ -42,7 +42,8 @@ function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof c
   // The fan is shown to its late edge, but not so far that what was read shrinks to nothing.
   const fan = footing?.fan ?? [];
   const planned = footing?.replan ? (footing.planned?.band ?? []) : [];
-  const ahead = Math.max(0, ...fan.map((f) => f.late), ...planned.map((f) => f.middle));
+  const replan = footing?.replan;
+  const ahead = Math.max(0, ...fan.map((f) => f.late), ...planned.map((f) => f.middle), replan ? replan.ready : 0);
   const span = {
     min: from - 60_000,
     max: Math.max(end, from + 30 * 60_000, Math.min(ahead + 120_000, end + Math.max(45 * 60_000, 1.5 * (end - from))))
@@ -116,6 +117,7 @@ function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof c
       ...band('Plan', planned, p, c.rule, 0.75),
       ...band('Forecast', fan, p, c.ink, 0.16),
       ...middle(fan, p, c.ink),
+      ...moments(replan, c.ink2),
       {
         name: `Pressure, ${units.pressure}`,
         type: 'line',
@@ -206,6 +208,30 @@ const middle = (fan: Fan, p: (pascal: number) => number, colour: string) =>
           data: fan.map((f) => [f.middle, p(f.pressure)])
         }
       ];
+
+/** When it was wanted, and when by what is known now it will be ready. */
+function moments(replan: Footing['replan'], colour: string) {
+  const [first] = replan?.wants ?? [];
+  if (!replan || !first) return [];
+  const late = replan.ready > first.wanted + 60_000;
+  const at = (xAxis: number, formatter: string) => ({ xAxis, label: { formatter } });
+  return [
+    {
+      name: 'Wanted',
+      type: 'line',
+      xAxisIndex: 0,
+      yAxisIndex: 0,
+      data: [],
+      markLine: {
+        silent: true,
+        symbol: 'none',
+        lineStyle: { color: colour, type: 'dashed', width: 1 },
+        label: { position: 'insideEndTop', rotate: 90, color: colour, fontFamily: 'Barlow Semi Condensed', fontSize: 13 },
+        data: late ? [at(first.wanted, 'wanted'), at(replan.ready, 'ready')] : [at(first.wanted, 'wanted')]
+      }
+    }
+  ];
+}
 
 /** Draws into an element and gives back how to redraw and how to end it. */
 export function draw(element: HTMLElement) {

@@ -20,6 +20,16 @@
       ? `could be skipped: ${replan.skip.map((s) => `${printMarks(s.what, units)} (${minutes(Math.round(s.gains / minute))})`).join('; ')}`
       : 'skip nothing'
   );
+  const slug = $derived(
+    live.dip && live.pressure
+      ? `A slug of ${printText(live.dip.kg, 'mass', units)} costs ${printText(live.pressure - live.dip.after, 'pressure', units)}, ${live.dip.recovers < 3600 ? `back in about ${minutes(Math.max(1, Math.round(live.dip.recovers / 60)))}` : 'and this fire does not bring it back'}.`
+      : ''
+  );
+  const hot = $derived(
+    live.hotGlass !== undefined && live.steam
+      ? `At working pressure the glass will read ${live.hotGlass > 1 ? 'over the top nut' : live.hotGlass < 0 ? 'under the bottom nut' : printGlass(live.hotGlass)} as it stands.`
+      : ''
+  );
   // Water is warned of on its early edge: the middle is late nearly half the time.
   const soon = $derived(live.water !== undefined && live.water.early < now + 5 * minute);
 </script>
@@ -43,23 +53,7 @@
         )}.{live.tank ? ` Tanks to about ${clock(live.tank.middle)}.` : ''}
       </p>
     {/if}
-    {#if live.dip && live.pressure}
-      <p class="second">
-        A slug of {printText(live.dip.kg, 'mass', units)} now costs {printText(live.pressure - live.dip.after, 'pressure', units)}, {live
-          .dip.recovers < 3600
-          ? `back in about ${Math.max(1, Math.round(live.dip.recovers / 60))} min`
-          : 'and this fire does not bring it back'}.
-      </p>
-    {/if}
-    {#if live.hotGlass !== undefined && live.steam}
-      <p class="second">
-        As it stands the glass will read {live.hotGlass > 1
-          ? 'over the top nut'
-          : live.hotGlass < 0
-            ? 'under the bottom nut'
-            : `about ${printGlass(live.hotGlass)}`} at working pressure.
-      </p>
-    {/if}
+    {#if slug || hot}<p class="second">{slug} {hot}</p>{/if}
     {#if live.unsure}<p class="caution">▲ {printMarks(live.unsure, units)}</p>{/if}
     {#if live.steam}<p class="second">{live.on}</p>{/if}
   </div>

@@ -221,6 +221,12 @@
   .jump {
     display: none;
   }
+  /* What is far down is laid out when it is looked at: the sheet is long. */
+  .steps,
+  aside {
+    content-visibility: auto;
+    contain-intrinsic-size: auto 1400px;
+  }
   .columns {
     display: grid;
     grid-template-columns: minmax(0, 1fr) 380px;
