@@ -42,7 +42,7 @@ const doubt: Record<FitOut['fire']['with'], { heat: number; lag: number; boost: 
  * raisings made up by the model, each unknown to the forecaster, 75 to 88 in a hundred lie in it (`bench`).
  */
 function usualWidth({ fire, kind, size }: FitOut): number {
-  if (fire.with !== 'solid') return { gas: 0.78, spirit: 0.85, electric: 0.88 }[fire.with];
+  if (fire.with !== 'solid') return { gas: size === 'medium' || size === 'full' ? 0.76 : 0.86, spirit: 0.87, electric: 0.88 }[fire.with];
   if (kind === 'tank locomotive' || kind === 'tender locomotive') return { tabletop: 0.7, small: 0.66, medium: 0.52, full: 0.8 }[size];
   return size === 'full' ? 1.1 : 0.92;
 }

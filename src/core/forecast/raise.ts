@@ -264,7 +264,7 @@ export function bandOf(times: Float64Array, widen = 1): Band {
 }
 
 /** Guesses that are run ahead: drawn from the cloud by weight, evenly. */
-const scouts = 128;
+const scouts = 96;
 const chosen = new Int32Array(scouts);
 function choose(f: RaiseFilter): void {
   let [j, sum] = [0, f.weight[0]!];
@@ -296,8 +296,8 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
     let gate = 0;
     let t = f.now;
     const lag = Math.exp(f.lnLag[i]!);
-    // About forty steps to the last gate: a full-size engine is not stepped like a toy.
-    const dt = Math.min(180, Math.max(4, (target - energy) / Math.exp(lnHeat) / 40));
+    // About thirty steps to the last gate: a full-size engine is not stepped like a toy.
+    const dt = Math.min(180, Math.max(4, (target - energy) / Math.exp(lnHeat) / 30));
     const sd = heating.walk * Math.sqrt(dt / 60);
     let T = temperatureAt(f.table, energy);
     let before = needleAt(f.table, air, T, f.atmosphere);
