@@ -240,6 +240,12 @@ describe('schedules', () => {
         if (a !== b && a.bay === b.bay) expect(a.sheet.ready <= b.sheet.begin + 1000 || b.sheet.ready <= a.sheet.begin + 1000).toBe(true);
     for (const p of placed) if (p.bay === undefined) expect(p.problems.join()).toContain('bays are taken');
     expect(together(engines, 3).every((p) => p.bay !== undefined)).toBe(true);
+    // The keeper of the first is with its fire until its running is over, and the third says so.
+    const first = placed.find((p) => p.id === 'a')!.sheet;
+    for (const s of placed.find((p) => p.id === 'c')!.sheet.stations.filter((s) => s.who === keeper.name))
+      expect(s.end <= first.light + 1 || s.start >= first.ready + 119 * 60_000).toBe(true);
+    const clash = together([engines[0]!, engine('d', 'small-tank', [keeper], '12:00')], 3).find((p) => p.id === 'd')!;
+    expect(clash.problems.join(' ')).toMatch(/Wenna Thrale is with another engine until \{at:\d+\}: a lit fire is not left/);
   });
 });
 

@@ -5,6 +5,13 @@ import type { DayPlan, Want } from './day';
 import { gateBand, type RaisePlan } from './raising';
 import { type Hand, type Placed, type Schedule, schedule, type Task } from './schedule';
 
+/**
+ * Until when an engine's fire has its keeper, ms since 1970: a lit fire is not left before the running is over.
+ * @param ready when it is proven
+ */
+export const keptUntil = (plan: DayPlan, ready: number): number =>
+  Math.max(ready + plan.running * 60_000, ...plan.wants.map((w) => Date.parse(w.at)));
+
 /** A step at its clock time, ms since 1970. */
 export interface Station {
   readonly key: string;
@@ -123,7 +130,16 @@ export function daySheet(input: SheetInput): Sheet {
   const want = plan.wants[0]!;
   const wanted = Math.min(Date.parse(want.at), input.leaveBy ?? Infinity);
   const tasks = tasksOf(fitOut, procedure, plan, raise);
-  const { zero, s } = fit(tasks, plan, wanted, busy, input.notBefore);
+  const keeper = plan.people.find((p) => p.as === 'keeper')!;
+  let { zero, s } = fit(tasks, plan, wanted, busy, input.notBefore);
+  // From the match to the end of the running its keeper is nowhere else: when they would be, it begins after that.
+  const elsewhere = Math.max(
+    0,
+    ...(busy[keeper.name] ?? [])
+      .filter(([from, to]) => from < keptUntil(plan, Math.max(wanted, zero + s.ready * 1000)) && to > zero + s.lit * 1000)
+      .map(([, to]) => to)
+  );
+  if (elsewhere) ({ zero, s } = fit(tasks, plan, wanted, busy, Math.max(input.notBefore ?? -Infinity, elsewhere)));
   const at = (t: number) => zero + t * 1000;
   const ready = at(s.ready);
   const late = Math.max(0, ready - wanted) < minute / 2 ? 0 : ready - wanted;
@@ -131,7 +147,6 @@ export function daySheet(input: SheetInput): Sheet {
   const after = minutesAfter(procedure, plan);
   const stopBy = plan.end ? Date.parse(plan.end) - after * minute : undefined;
   const problems: string[] = [];
-  const keeper = plan.people.find((p) => p.as === 'keeper')!;
   if (raise.up.sure < 0.5)
     problems.push(
       'By what is known of this engine it does not reach working pressure within nine hours: look at its fire, its water and its figures.'
@@ -139,6 +154,7 @@ export function daySheet(input: SheetInput): Sheet {
   if (late) {
     const arrives = keeper.from ? Date.parse(keeper.from) : undefined;
     const needs = Math.round((s.ready - s.placed[0]!.start) / 60);
+    if (elsewhere) problems.push(`${keeper.name} is with another engine until {at:${elsewhere}}: a lit fire is not left.`);
     problems.push(
       arrives !== undefined && arrives > wanted
         ? `${keeper.name} arrives after steam is wanted. The earliest is {at:${ready}}.`

@@ -1,5 +1,5 @@
-import type { Busy, Sheet, SheetInput } from './sheet';
-import { daySheet } from './sheet';
+import type { DayPlan } from './day';
+import { type Busy, daySheet, keptUntil, type Sheet, type SheetInput } from './sheet';
 
 /** One engine of a day on which several share people and steaming bays. */
 export interface Engine extends Omit<SheetInput, 'busy' | 'notBefore' | 'leaveBy'> {
@@ -15,11 +15,11 @@ export interface Placed {
   readonly problems: readonly string[];
 }
 
-const spansOf = ({ stations, light, ready }: Sheet, keeper: string): Record<string, (readonly [number, number])[]> => {
+const spansOf = ({ stations, light, ready }: Sheet, plan: DayPlan, keeper: string): Record<string, (readonly [number, number])[]> => {
   const spans: Record<string, (readonly [number, number])[]> = {};
   for (const s of stations) (spans[s.who] ??= []).push([s.start, s.end]);
-  // A lit fire is never left: its keeper is there from the match until it is ready.
-  (spans[keeper] ??= []).push([light, ready]);
+  // A lit fire is never left: its keeper is there from the match until the running is over.
+  (spans[keeper] ??= []).push([light, keptUntil(plan, ready)]);
   return spans;
 };
 
@@ -52,7 +52,7 @@ export function together(engines: readonly Engine[], bays: number): Placed[] {
       const until = Math.min(...taken.filter((t) => t.from < sheet.ready && sheet.begin < t.to).map((t) => t.to));
       problems.push(`All ${bays} steaming bays are taken while ${engine.name} would be raised: the first is free at {at:${until}}.`);
     } else taken.push({ from: sheet.begin, to: sheet.ready, bay, name: engine.name });
-    for (const [who, spans] of Object.entries(spansOf(sheet, keeper))) (busy[who] ??= []).push(...spans);
+    for (const [who, spans] of Object.entries(spansOf(sheet, engine.plan, keeper))) (busy[who] ??= []).push(...spans);
     return { id: engine.id, name: engine.name, sheet, ...(bay === undefined ? {} : { bay }), problems };
   });
 }

@@ -9,7 +9,7 @@ import { fillOf, type Level, startingSum, withFill } from './level';
 import { fuelAndWater, needsPair, type Pair } from './pair';
 import { type Need, quantitiesFor, type Used } from './quantities';
 import { planRaise, type RaisePlan } from './raising';
-import { type Busy, daySheet, type Sheet } from './sheet';
+import { type Busy, daySheet, keptUntil, type Sheet } from './sheet';
 import type { Engine as DayEngine } from './together';
 
 /** What a day is planned from. */
@@ -81,7 +81,7 @@ export function plannedOf({ sheet }: Pick<Whole, 'sheet'>, plan: DayPlan): Plann
   const { begin, light, steam, ready } = sheet;
   const busy: Record<string, [number, number][]> = {};
   for (const s of sheet.stations) (busy[s.who] ??= []).push([s.start, s.end]);
-  (busy[plan.people.find((p) => p.as === 'keeper')!.name] ??= []).push([light, ready]);
+  (busy[plan.people.find((p) => p.as === 'keeper')!.name] ??= []).push([light, keptUntil(plan, ready)]);
   return { begin, light, early: asDate(steam.early), middle: asDate(steam.middle), late: asDate(steam.late), ready: asDate(ready), busy };
 }
 
