@@ -151,8 +151,8 @@ await sql.begin(async (tx) => {
     running: 180
   });
   await plan('Snipe', 'Members’ day', {
-    wants: [{ what: 'evening run', at: tomorrow(13) }],
-    people: people('Jory Quillfeather'),
+    wants: [{ what: 'afternoon run', at: tomorrow(13) }],
+    people: people('Corrin Sallow'),
     running: 40
   });
   await plan('Water Rail', 'Members’ day', {
