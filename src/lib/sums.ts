@@ -25,6 +25,12 @@ function theWorker(): Worker {
     if (data.problem !== undefined) asked.fail(new Error(data.problem));
     else asked.done(data.output);
   };
+  // A worker that cannot be loaded answers nobody: whoever waits is told, and the next who asks tries again.
+  worker.onerror = () => {
+    for (const { fail } of waiting.values()) fail(new Error('The sums could not be started: load the page again.'));
+    waiting.clear();
+    worker = undefined;
+  };
   return worker;
 }
 

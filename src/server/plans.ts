@@ -1,13 +1,12 @@
 import { compose } from '$core/procedure';
 import type { FitOut } from '$core/engine';
-import { carriedOver } from '$core/log';
-import { type Fit, fitsNow, type Learning, type Past, type Told } from '$core/learn';
-import { type Busy, type DayPlan, dayPlanSchema, type Known, type Planned, plannedOf, planWhole, type Used } from '$core/plan';
+import { fitsNow, type Learning, type Told } from '$core/learn';
+import { type Busy, type DayPlan, dayPlanSchema, type Known, type Planned, plannedOf, planWhole } from '$core/plan';
 import Joi from 'joi';
 import { check, readJson, refuse } from './answer';
 import type { Member } from './members';
 import { inClub, json, type Tx } from './sql';
-import { folded } from './steamings';
+import { raisings, toldFrom } from './raisings';
 import { newId } from './uuid';
 
 export interface PlanRow {
@@ -23,20 +22,6 @@ export interface PlanRow {
   wantedAt: Date;
 }
 
-const past = (tx: Tx, club: string, engineId: string, limit = 60) =>
-  tx<
-    {
-      id: string;
-      raised: { past: Past; fit?: Fit; off?: number };
-      fuel: number | null;
-      inSteam: number | null;
-      startedAt: Date;
-      purpose: string;
-    }[]
-  >`
-    select steaming_id as id, raised, (summary->>'fuel')::float8 as fuel, (summary->>'inSteam')::float8 as "inSteam", started_at as "startedAt", purpose from steaming
-    where club_id = ${club} and engine_id = ${engineId} and raised is not null order by started_at desc limit ${limit}`;
-
 /** Past raisings of an engine, oldest first, with what its owner said of them. */
 export const toldOf = (
   club: string,
@@ -44,29 +29,39 @@ export const toldOf = (
 ): Promise<{ told: (Told & { startedAt: Date; purpose: string })[]; learning: Learning }> =>
   inClub(club, async (tx) => {
     const [rows, [engine]] = await Promise.all([
-      past(tx, club, engineId).execute(),
-      tx<{ learning: Learning }[]>`select learning from engine where club_id = ${club} and engine_id = ${engineId}`
+      raisings(tx, club, [engineId], 60),
+      tx<{ learning: Learning }[]>`select learning from engine where club_id = ${club} and engine_id = ${engineId}`.execute()
     ]);
     return {
-      told: rows.reverse().map(({ id, raised, startedAt, purpose }) => ({ id, startedAt, purpose, ...raised })),
+      told: rows.map(({ id, raised, startedAt, purpose }) => ({ id, startedAt, purpose, ...raised })),
       learning: engine?.learning ?? { leftOut: [], chapters: [] }
     };
   });
 
-/** What a day on an engine is planned from, today. */
-export async function knownIn(tx: Tx, club: string, engineId: string): Promise<Known | undefined> {
-  const [[engine], rows] = await Promise.all([
-    tx<
-      { fit_out: FitOut; learning: Learning }[]
-    >`select fit_out, learning from engine where club_id = ${club} and engine_id = ${engineId}`.execute(),
-    past(tx, club, engineId, 24).execute()
+/** What a day on each of these engines is planned from, today: two queries, however many there are. */
+async function knownOf(tx: Tx, club: string, engineIds: readonly string[]): Promise<Map<string, Known>> {
+  const [engines, rows] = await Promise.all([
+    tx<{ id: string; fitOut: FitOut; learning: Learning }[]>`
+      select engine_id as id, fit_out as "fitOut", learning from engine where club_id = ${club} and engine_id = any(${engineIds as string[]}::uuid[])`.execute(),
+    raisings(tx, club, engineIds, 24)
   ]);
-  if (!engine) return undefined;
-  const told: Told[] = rows.map(({ id, raised }) => ({ id, ...raised })).reverse();
-  const used: Used[] = rows.flatMap((r) => (r.fuel && r.inSteam ? [{ fuel: r.fuel, inSteam: r.inSteam }] : []));
-  const offs = rows.flatMap((r) => (r.raised.off === undefined || engine.learning.leftOut.includes(r.id) ? [] : [r.raised.off]));
-  return { fitOut: engine.fit_out, procedure: compose(engine.fit_out), fits: fitsNow(told, engine.learning), offs, used };
+  return new Map(
+    engines.map(({ id, fitOut, learning }) => {
+      const own = rows.filter((r) => r.engineId === id);
+      return [
+        id,
+        {
+          fitOut,
+          procedure: compose(fitOut),
+          fits: fitsNow(toldFrom(own), learning),
+          offs: own.flatMap((r) => (r.raised.off === undefined || learning.leftOut.includes(r.id) ? [] : [r.raised.off])),
+          used: own.flatMap((r) => (r.fuel && r.inSteam ? [{ fuel: r.fuel, inSteam: r.inSteam }] : []))
+        }
+      ];
+    })
+  );
 }
+const knownIn = async (tx: Tx, club: string, engineId: string) => (await knownOf(tx, club, [engineId])).get(engineId);
 export const known = (club: string, engineId: string) => inClub(club, (tx) => knownIn(tx, club, engineId));
 
 /** What other sheets of about that day have people doing. */
@@ -80,10 +75,12 @@ async function busyIn(tx: Tx, club: string, around: number, but: string): Promis
   return busy;
 }
 
-const row = (tx: Tx, club: string, id: string) => tx<PlanRow[]>`
+const planRows = (tx: Tx) => tx`
   select s.steaming_id as id, s.engine_id as "engineId", e.name as engine, m.name as keeper, s.purpose, s.started_at as "startedAt", s.cancelled_at as "cancelledAt", s.plan, s.planned, s.wanted_at as "wantedAt"
-  from steaming s join engine e using (club_id, engine_id) join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
-  where s.club_id = ${club} and s.steaming_id = ${id} and s.wanted_at is not null`;
+  from steaming s join engine e using (club_id, engine_id) join member m on m.club_id = s.club_id and m.member_id = s.keeper_id`;
+
+const row = (tx: Tx, club: string, id: string) =>
+  tx<PlanRow[]>`${planRows(tx)} where s.club_id = ${club} and s.steaming_id = ${id} and s.wanted_at is not null`;
 
 /** The plan of one who only said when: the keeper alone, two hours of running. */
 export const usualPlan = (keeper: string, wantedAt: Date, purpose: string): DayPlan => ({
@@ -99,25 +96,20 @@ export const usualPlan = (keeper: string, wantedAt: Date, purpose: string): DayP
   packed: []
 });
 
-/** A planned steaming with all that its sheet is made from. */
-export const planOf = async (club: string, id: string) => {
-  const found = await inClub(club, async (tx) => {
-    const [plan] = await row(tx, club, id);
-    if (!plan) return undefined;
-    const [of, busy, [last], others] = await Promise.all([
-      knownIn(tx, club, plan.engineId),
-      busyIn(tx, club, plan.wantedAt.getTime(), id),
-      tx<
-        { id: string }[]
-      >`select steaming_id as id from steaming where club_id = ${club} and engine_id = ${plan.engineId} and ended_at is not null order by started_at desc limit 1`.execute(),
-      othersIn(tx, club, plan.wantedAt.getTime(), id)
+/** A planned steaming with what its sheet is made from, and the sheet. */
+export const planOf = (club: string, id: string) =>
+  inClub(club, async (tx) => {
+    const [found] = await row(tx, club, id);
+    if (!found) return undefined;
+    const around = found.wantedAt.getTime();
+    const [of, busy, others] = await Promise.all([
+      knownIn(tx, club, found.engineId),
+      busyIn(tx, club, around, id),
+      othersIn(tx, club, around, id)
     ]);
-    return { row: plan, plan: plan.plan ?? usualPlan(plan.keeper, plan.wantedAt, plan.purpose), known: of!, busy, last, others };
+    const plan = found.plan ?? usualPlan(found.keeper, found.wantedAt, found.purpose);
+    return { row: found, plan, known: of!, busy, others, whole: planWhole(of!, plan, busy) };
   });
-  if (!found) return undefined;
-  const log = found.last ? (await folded(club, found.last.id))?.log : undefined;
-  return { ...found, carried: log ? carriedOver(log) : [] };
-};
 
 const othersIn = (tx: Tx, club: string, around: number, but: string) =>
   tx<{ id: string; engine: string; wantedAt: Date }[]>`
@@ -125,22 +117,25 @@ const othersIn = (tx: Tx, club: string, around: number, but: string) =>
     where s.club_id = ${club} and s.steaming_id <> ${but} and s.started_at is null and s.cancelled_at is null
       and s.wanted_at between ${new Date(around - 12 * 3.6e6)} and ${new Date(around + 12 * 3.6e6)} order by s.wanted_at limit 40`.execute();
 
-/** Every plan of a stretch of time with what it is made from: a day with several engines. */
-export const plansBetween = (club: string, from: Date, to: Date) =>
+const rowsBetween = (tx: Tx, club: string, from: Date, to: Date) =>
+  tx<
+    PlanRow[]
+  >`${planRows(tx)} where s.club_id = ${club} and s.cancelled_at is null and s.wanted_at >= ${from} and s.wanted_at < ${to} order by s.wanted_at limit 40`.execute();
+
+/** Every plan of a day with what it is made from, those that come after it as they were saved, and the club's bays. */
+export const plansOn = (club: string, from: Date, to: Date, ahead: Date) =>
   inClub(club, async (tx) => {
-    const rows = await tx<PlanRow[]>`
-      select s.steaming_id as id, s.engine_id as "engineId", e.name as engine, m.name as keeper, s.purpose, s.started_at as "startedAt", s.cancelled_at as "cancelledAt", s.plan, s.planned, s.wanted_at as "wantedAt"
-      from steaming s join engine e using (club_id, engine_id) join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
-      where s.club_id = ${club} and s.cancelled_at is null and s.wanted_at >= ${from} and s.wanted_at < ${to} order by s.wanted_at limit 40`;
-    const found = await Promise.all(
-      rows.map(async (r) => ({
-        row: r,
-        plan: r.plan ?? usualPlan(r.keeper, r.wantedAt, r.purpose),
-        known: (await knownIn(tx, club, r.engineId))!
-      }))
-    );
-    const [{ bays }] = (await tx<[{ bays: number }]>`select bays from club where club_id = ${club}`)!;
-    return { plans: found, bays };
+    const [rows, coming, [found]] = await Promise.all([
+      rowsBetween(tx, club, from, to),
+      rowsBetween(tx, club, to, ahead),
+      tx<{ bays: number }[]>`select bays from club where club_id = ${club}`.execute()
+    ]);
+    const of = await knownOf(tx, club, [...new Set(rows.map((r) => r.engineId))]);
+    return {
+      plans: rows.map((r) => ({ row: r, plan: r.plan ?? usualPlan(r.keeper, r.wantedAt, r.purpose), known: of.get(r.engineId)! })),
+      coming,
+      bays: found!.bays
+    };
   });
 
 export const setBays = (club: string, bays: number) => inClub(club, (tx) => tx`update club set bays = ${bays} where club_id = ${club}`);

@@ -1,11 +1,12 @@
 import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
-import { type Entry, type EntryOf, fold, type Log, type Summary, summarise } from '$core/log';
-import { type Fit, fitsNow, type Learning, type Past, remember, type Told } from '$core/learn';
+import { type Carried, carriedOver, type Entry, type EntryOf, fold, type Log, type Summary, summarise } from '$core/log';
+import { remember } from '$core/learn';
 import { type DayPlan, startingSum, withFill } from '$core/plan';
 import { compose, type Procedure } from '$core/procedure';
 import { format, parseISO } from 'date-fns';
 import { allowed, type Member } from './members';
+import { fitsBefore } from './raisings';
 import { inClub, json, type Tx } from './sql';
 import { newId } from './uuid';
 
@@ -219,22 +220,12 @@ export async function appendEntries(
 }
 class NotBegun extends Error {}
 
-/** What raisings before a moment had shown of an engine: what a forecast at its match stood on. */
-async function earlierFits(tx: Tx, club: string, engineId: string, before: Date): Promise<Fit[]> {
-  const rows = await tx<{ id: string; raised: { past: Past; fit: Fit }; learning: Learning }[]>`
-    select s.steaming_id as id, s.raised, e.learning from steaming s join engine e using (club_id, engine_id)
-    where s.club_id = ${club} and s.engine_id = ${engineId} and s.raised is not null and s.started_at < ${before} order by s.started_at desc limit 24`;
-  const told: Told[] = rows.map(({ id, raised }) => ({ id, ...raised })).reverse();
-  return told.length ? fitsNow(told, rows[0]!.learning) : [];
-}
-
 /** Writes what the Logbook lists of an ended steaming. */
 export async function settle(tx: Tx, club: string, id: string) {
   const found = (await steamingIn(tx, club, id))!;
   const log = fold(contextOf(found), (await entriesIn(tx, club, id)).entries);
   if (!log.state.endedAt) return;
-  const earlier = await earlierFits(tx, club, found.engineId, found.startedAt!);
-  const raised = remember(log, earlier);
+  const raised = remember(log, await fitsBefore(tx, club, found.engineId, found.startedAt!));
   await tx`update steaming set ended_at = ${log.state.endedAt}, summary = ${json(tx, summarise(log))}, raised = ${raised ? json(tx, raised) : null} where club_id = ${club} and steaming_id = ${id}`;
 }
 
@@ -279,3 +270,14 @@ export const lastSteamings = (club: string, engineId: string) =>
     select steaming_id as id, purpose, started_at as "startedAt", ended_at as "endedAt", summary from steaming
     where club_id = ${club} and engine_id = ${engineId} and started_at is not null order by started_at desc limit 8`
   );
+
+/** What the last finished steaming of an engine left for the next. */
+export async function carriedFrom(club: string, engineId: string): Promise<Carried[]> {
+  const [last] = await inClub(
+    club,
+    (tx) => tx<{ id: string }[]>`
+    select steaming_id as id from steaming where club_id = ${club} and engine_id = ${engineId} and ended_at is not null order by started_at desc limit 1`
+  );
+  const found = last && (await folded(club, last.id));
+  return found ? carriedOver(found.log) : [];
+}

@@ -5,17 +5,18 @@ import { type Learned, learn, type Learning, type Told } from '$core/learn';
 import {
   type Busy,
   type DayPlan,
+  daySheet,
   engineOf,
   gateBand,
   type Known,
   planRaise,
   planWhole,
+  pressuresOf,
   type RaisePlan,
   replan,
   type Replan,
   type Whole
 } from '$core/plan';
-import { dayEngine, daySheet, pressuresOf, together, type DayPlaced } from '$core/plan';
 
 /** A steaming under way as the forecast wants it. */
 export interface Under {
@@ -75,24 +76,24 @@ function footing({ context, entries, known, plan, now }: Under): Footing {
   if (!plan || log.state.phase === 'Run' || log.state.fire.outAt) return { live: found, fan };
   // What the plan said before anything was known of the day.
   const raise: RaisePlan = planRaise(fitOut, procedure, plant, heating, plan);
-  const sheet = daySheet({ fitOut, procedure, plan, raise, plain: true });
+  const sheet = daySheet({ procedure, plan, raise, plain: true });
   const whole = planRaise(fitOut, { ...procedure, steps: [] }, plant, heating, plan, asked);
   const litAt = log.state.fire.litAt ? Date.parse(log.state.fire.litAt) : undefined;
   const done = new Set(Object.keys(log.state.steps));
+  const again = replan({
+    procedure,
+    plan,
+    raise: litAt === undefined || found.gates.length ? raise : over(raise, litAt, now),
+    done,
+    now,
+    ...(litAt === undefined ? {} : { litAt }),
+    live: found.gates
+  });
   return {
     live: found,
     fan,
     planned: { light: sheet.light, band: fanOf(whole.gates, sheet.light, 1000) },
-    replan: replan({
-      fitOut,
-      procedure,
-      plan,
-      raise: litAt === undefined || found.gates.length ? raise : over(raise, litAt, now),
-      done,
-      now,
-      ...(litAt === undefined ? {} : { litAt }),
-      live: found.gates
-    })
+    ...(again ? { replan: again } : {})
   };
 }
 
@@ -110,18 +111,7 @@ export const jobs = {
   learn: (
     { fitOut, told, learning }: { fitOut: FitOut; told: readonly Told[]; learning: Learning },
     progress: (share: number) => void
-  ): Learned => learn(fitOut, told, learning, progress),
-  together: ({
-    engines,
-    bays
-  }: {
-    engines: readonly { id: string; name: string; known: Known; plan: DayPlan }[];
-    bays: number;
-  }): DayPlaced[] =>
-    together(
-      engines.map((e) => dayEngine(e, engineFor(e.known))),
-      bays
-    )
+  ): Learned => learn(fitOut, told, learning, progress)
 } as const;
 
 export type Job = keyof typeof jobs;

@@ -29,6 +29,7 @@ export function dip(
   }: { water: number; gauge: number; kg: number; feedAt: number; heat: number; ambient?: number }
 ): Dip {
   if (!(kg > 0)) throw new Refusal('kg', 'Say how much is fed, in kilograms or litres.');
+  // Hot water weighs about 900 kg/m³.
   if ((water + kg) / 900 > plant.vessel.room) throw new Refusal('kg', 'There is no room in the boiler for that much.');
   const T = boilingAt(gauge + standardAtmosphere);
   const c = { water, air: 0, energy: 0, T, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 };

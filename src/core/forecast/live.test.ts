@@ -73,6 +73,29 @@ describe('what is said of a steaming under way', () => {
     expect(at([...up, entry(22, 'fire', { act: 'out' })], 23).on).toBe('The fire is out.');
   });
 
+  it.each(patterns.filter((p) => p.fitOut.glasses.length).map((p) => [p.fitOut.name, p.fitOut] as const))(
+    '%s: any glass can be read without the forecast being lost; a slug is offered only where there is room',
+    (_, f) => {
+      const own = plantOf(f);
+      const class_ = classHeating(f, own, { water: usualFill(f, own), T: 288.15 });
+      for (const glass of [0, 0.3, f.levels.ceiling - 0.01, 0.9, 1]) {
+        const p = 0.8 * f.workingPressure;
+        const seen = live(
+          fold({ fitOut: f, procedure: compose(f), keeper: 'W' }, [lit, entry(15, 'reading', { glass, pressure: p, glassAt: p })]),
+          own,
+          class_,
+          {
+            now: t0 + 16 * 60_000,
+            gates: []
+          }
+        );
+        expect(seen.steam!.middle).toBeGreaterThan(t0);
+        if (glass >= f.levels.ceiling) expect(seen.dip).toBeUndefined();
+        else if (seen.dip) expect(seen.dip.after).toBeLessThan(p);
+      }
+    }
+  );
+
   it('keeps of a steaming what its engine can be learned from, and nothing of one without readings', () => {
     const told = log(cold, lit, pressure(8, 2), pressure(11, 17), pressure(13, 38), pressure(15, 68), pressure(17, 91));
     const { past, fit } = remember(told)!;

@@ -3,7 +3,7 @@ import { litAt, type Log } from '../log';
 import { waterVolume } from '../steam';
 import { isLevel, psi } from '../units';
 import type { Heating } from './heating';
-import { ahead, airOut, type Band, blowerOn, fedIn, heatNow, observe, type RaiseFilter, runTo, startRaise } from './raise';
+import { ahead, airOut, type Band, blowerOn, fedIn, observe, type RaiseFilter, runTo, startRaise } from './raise';
 import { dip } from './dip';
 import { type Fed, glassWhen, type Look, tankOut, waterIn, waterOut } from './water';
 
@@ -13,7 +13,6 @@ export interface Live {
   /** While it is raised: to each pressure that was asked for, and to working pressure. */
   readonly gates: readonly { readonly pressure: number; readonly band: Band }[];
   readonly steam?: Band;
-  readonly heat?: { readonly middle: number; readonly spread: number };
   /** Pressure readings that it stands on, and when the last was. */
   readonly readings: number;
   readonly lastReading?: number;
@@ -140,7 +139,9 @@ export function live(
       ? { glass: state.glass.value, gauge: state.glass.pressure }
       : undefined;
   // A tenth of what is in, from a cold tank, against the fire as it heats on its blower.
-  const slug = glass && glass.gauge > psi(10) && plant.feeds.length ? waterIn(plant, glass) : undefined;
+  // Nobody feeds a glass that stands over its ceiling.
+  const slug =
+    glass && glass.gauge > psi(10) && glass.glass < fitOut.levels.ceiling && plant.feeds.length ? waterIn(plant, glass) : undefined;
   const cost =
     slug === undefined
       ? undefined
@@ -224,7 +225,6 @@ export function live(
     at: now,
     gates: found,
     steam,
-    heat: heatNow(filter),
     readings: count,
     ...watched,
     ...(glass ? { hotGlass: glassWhen(plant, glass, fitOut.workingPressure) } : {}),

@@ -334,14 +334,3 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
   }
   return times.map((of) => bandOf(of, heating.width));
 }
-
-/** Heat of the fire now, W: middle and spread as a logarithm. */
-export function heatNow(f: RaiseFilter): { middle: number; spread: number } {
-  let [mean, square] = [0, 0];
-  for (let i = 0; i < cloud; i++) {
-    const x = f.lnHeat[i]! + (f.blower ? f.lnBoost[i]! : 0);
-    mean += f.weight[i]! * x;
-    square += f.weight[i]! * x * x;
-  }
-  return { middle: Math.exp(mean), spread: Math.sqrt(Math.max(0, square - mean * mean)) };
-}

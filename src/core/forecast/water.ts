@@ -92,7 +92,7 @@ export function waterOut(
   return { early: times[early]! - slip(early), middle: times[middle]!, late: times[late]! + slip(late), sure: 1, rate: rates[middle]! };
 }
 
-/** When a tank will be empty at the rate at which water is used. @param litres left, m³ @param rate kg/s with its band as shares */
+/** When a tank will be empty at the rate at which water is used. @param now s since 1970 @param left m³ @param water its use, kg/s, and its band, s since 1970 */
 export function tankOut(
   now: number,
   left: number,

@@ -106,7 +106,7 @@ export function heatingFrom(usual: Heating, fits: readonly Fit[], because = ''):
     // How days differ: what is usual, until there are enough days to say so.
     const scatter = seen.reduce((a, s) => a + s.w * (s.value - value) ** 2, 0) / Math.max(1e-9, precision);
     const day2 = (4 * day ** 2 + counts * scatter) / (4 + counts);
-    return { value, spread: Math.sqrt(spread2 + day2), of: Math.sqrt(spread2) };
+    return { value, spread: Math.sqrt(spread2 + day2) };
   };
   const heat = pool((f) => f.lnHeat, usual.lnHeat, usual.heatSpread, 0.4 * usual.heatSpread);
   const lag = pool((f) => f.lnLag, Math.log(usual.lag), usual.lagSpread, 0.5 * usual.lagSpread);

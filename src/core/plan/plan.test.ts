@@ -110,17 +110,41 @@ describe('the day sheet', () => {
           band: { early: clock('10:40') + late, middle: clock('10:45') + late, late: clock('10:52') + late, sure: 1 }
         }))
       });
-    const [a, b] = [at(0), at(8 * 60_000)];
+    const [a, b] = [at(0)!, at(8 * 60_000)!];
     expect(b.ready - a.ready).toBeCloseTo(8 * 60_000, -3);
     expect(b.behind).toBeGreaterThan(0);
     expect(b.wants[0]!.now).toBeCloseTo(b.ready, -3);
     expect(b.wants[1]!.now).toBe(clock('15:00'));
     // With a fire nothing is skipped; before it, nothing that must be seen on the day.
     expect(b.skip).toEqual([]);
-    const cold = replan({ ...henDay, plan, done: new Set(), now: clock('09:30') });
+    const cold = replan({ ...henDay, plan, done: new Set(), now: clock('09:30') })!;
     expect(cold.behind).toBeGreaterThan(0);
     expect(cold.skip.length).toBeGreaterThan(0);
     for (const cut of cold.skip) expect(henDay.procedure.steps.find((s) => s.what === cut.what)?.must).toBe(false);
+  });
+
+  it('leaves no step out for an engine that may not get there, says so, and gives no time when no steam is in sight', () => {
+    const open = (middle: number) => {
+      const band = (b: { early: number; middle: number }) => ({
+        early: b.early,
+        middle: Math.min(b.middle, middle),
+        late: Infinity,
+        sure: middle < Infinity ? 0.85 : 0.3
+      });
+      const gates = henDay.raise.gates.map((g) => ({
+        ...g,
+        band: middle < Infinity ? band(g.band) : { ...band(g.band), middle: Infinity }
+      }));
+      return { ...henDay, raise: { gates, up: gates.at(-1)!.band } };
+    };
+    const doubtful = daySheet(open(1e9));
+    const done = (x: typeof sheet) => x.stations.flatMap((s) => (s.chore ? [] : [s.key])).sort();
+    expect(done(doubtful)).toEqual(done(sheet));
+    expect(doubtful.problems.join(' ')).toContain('One time in ten');
+    expect(daySheet(open(Infinity)).problems.join(' ')).toContain('does not reach working pressure');
+    const under = { plan: dayOf(), done: new Set<string>(), now: clock('10:00'), litAt: clock('09:30') };
+    expect(replan({ ...open(Infinity), ...under })).toBeUndefined();
+    expect(replan({ ...open(1e9), ...under })!.ready).toBeGreaterThanOrEqual(clock('09:30') + henDay.raise.up.middle * 1000);
   });
 
   it('refuses a plan without a keeper, over before it is wanted, or spread over days', () => {

@@ -2,10 +2,7 @@ import type { Step } from '../procedure';
 
 /** A task with its minutes, who may do it, and what it waits for. Spans in s, moments in s from the schedule's own zero. */
 export interface Task {
-  readonly step: Pick<Step, 'key' | 'what' | 'phase' | 'who' | 'chore' | 'must' | 'needs'> & {
-    readonly flammable?: boolean;
-    readonly away?: boolean;
-  };
+  readonly step: Pick<Step, 'key' | 'what' | 'phase' | 'who' | 'chore' | 'must' | 'needs' | 'flammable' | 'away'>;
   readonly span: number;
   /** Not before this many s after the match; undefined: as soon as what it needs is done. */
   readonly afterMatch?: number;

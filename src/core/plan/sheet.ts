@@ -1,4 +1,3 @@
-import type { FitOut } from '../engine';
 import type { Band } from '../forecast';
 import type { Phase, Procedure, Step } from '../procedure';
 import type { DayPlan, Want } from './day';
@@ -58,9 +57,14 @@ export interface Cut {
 const minute = 60_000;
 const upToRunning: readonly Phase[] = ['Look over', 'Fill and oil', 'Light up', 'Raise', 'Prove'];
 
+/**
+ * The late edge of a band; its middle when one time in ten it never comes, for what cannot be placed would be left out and the
+ * day would seem the shorter for it. Infinity when even the middle does not come.
+ */
+const certain = ({ middle, late }: Band): number => (late < Infinity ? late : middle);
+
 /** Steps by key, of the phases before running, with what this plan changes. */
 export function tasksOf(
-  fitOut: FitOut,
   procedure: Procedure,
   plan: Pick<DayPlan, 'minutes' | 'without' | 'tests'>,
   raise: RaisePlan,
@@ -75,7 +79,7 @@ export function tasksOf(
     const afterLighting = procedure.steps.indexOf(step) > lightsAt;
     // The time to do a step counts from when it opens, and it opens at the late edge: nine times in ten there is no wait.
     const opens =
-      gate?.kind === 'pressure' ? gateBand(raise, gate.atLeast).late : after?.kind === 'minutes' ? after.minutes * 60 : undefined;
+      gate?.kind === 'pressure' ? certain(gateBand(raise, gate.atLeast)) : after?.kind === 'minutes' ? after.minutes * 60 : undefined;
     return {
       step,
       span: span(step),
@@ -86,7 +90,7 @@ export function tasksOf(
   const tests = plan.tests.map((t, i): Task => ({
     step: { key: `test-${i + 1}`, what: t.what, phase: 'Prove', who: 'keeper', chore: false, must: true, needs: [] },
     span: t.minutes * 60,
-    afterMatch: raise.up.late + 1
+    afterMatch: certain(raise.up) + 1
   }));
   return [...tasks, ...tests];
 }
@@ -111,7 +115,6 @@ const shift = (band: Band, at: number): Band => ({
 });
 
 export interface SheetInput {
-  readonly fitOut: FitOut;
   readonly procedure: Procedure;
   readonly plan: DayPlan;
   readonly raise: RaisePlan;
@@ -126,10 +129,10 @@ export interface SheetInput {
 
 /** The sheet of a day: begun as late as it can be and still be ready when it is first wanted. */
 export function daySheet(input: SheetInput): Sheet {
-  const { fitOut, procedure, plan, raise, busy = {}, plain } = input;
+  const { procedure, plan, raise, busy = {}, plain } = input;
   const want = plan.wants[0]!;
   const wanted = Math.min(Date.parse(want.at), input.leaveBy ?? Infinity);
-  const tasks = tasksOf(fitOut, procedure, plan, raise);
+  const tasks = tasksOf(procedure, plan, raise);
   const keeper = plan.people.find((p) => p.as === 'keeper')!;
   let { zero, s } = fit(tasks, plan, wanted, busy, input.notBefore);
   // From the match to the end of the running its keeper is nowhere else: when they would be, it begins after that.
@@ -150,6 +153,10 @@ export function daySheet(input: SheetInput): Sheet {
   if (raise.up.sure < 0.5)
     problems.push(
       'By what is known of this engine it does not reach working pressure within nine hours: look at its fire, its water and its figures.'
+    );
+  else if (raise.up.late === Infinity)
+    problems.push(
+      'One time in ten this engine does not reach working pressure: the times below count on the usual day, not on a late one.'
     );
   if (late) {
     const arrives = keeper.from ? Date.parse(keeper.from) : undefined;
@@ -247,16 +254,7 @@ function cutsOf(
   const cuts: Cut[] = [];
   for (const t of tasks) {
     const { step } = t;
-    if (
-      step.must ||
-      step.chore ||
-      t.lights ||
-      t.afterMatch !== undefined ||
-      step.key === 'fill' ||
-      step.phase !== 'Look over' ||
-      lookOver.has(step.key)
-    )
-      continue;
+    if (!canWait(step)) continue;
     const gains = gain(tasks.filter((x) => x !== t));
     if (gains >= minute) cuts.push({ what: `Do “${step.what}” the evening before`, gains });
   }
@@ -268,18 +266,18 @@ function cutsOf(
   return cuts.sort((a, b) => b.gains - a.gains).slice(0, 6);
 }
 /** What is looked at on the day itself, however late it is. */
-const lookOver = new Set(['papers', 'carried', 'valves-fitted', 'gauge-zero', 'glass-clean']);
+const onTheDay = new Set(['papers', 'carried', 'valves-fitted', 'gauge-zero', 'glass-clean']);
+/** What can be done the evening before: looking over, but for what must be seen on the day. */
+const canWait = (step: Task['step']): boolean => step.phase === 'Look over' && !step.must && !step.chore && !onTheDay.has(step.key);
 
 /**
  * The same from a steaming under way: what is left, from now, by the raise as it is going.
- * @param bands to each gate, s since 1970, from the live forecast; the plan's own when nothing has been read
+ * Undefined when working pressure is not to be expected.
  */
 export interface Replan {
   readonly ready: number;
   /** ms after what was wanted, below 0 when it is early */
   readonly behind: number;
-  readonly steam: Band;
-  readonly stations: readonly Station[];
   /** What could have been done the evening before, and what leaving it gains; nothing once there is a fire. */
   readonly skip: readonly Cut[];
   /** Later wants that move with it. */
@@ -287,7 +285,6 @@ export interface Replan {
 }
 
 export function replan(input: {
-  fitOut: FitOut;
   procedure: Procedure;
   plan: DayPlan;
   raise: RaisePlan;
@@ -295,8 +292,8 @@ export function replan(input: {
   /** ms since 1970 */ now: number;
   /** ms since 1970, when it was lit */ litAt?: number;
   /** To each pressure, ms since 1970. */ live?: readonly { readonly pressure: number; readonly band: Band }[];
-}): Replan {
-  const { fitOut, procedure, plan, done, now, litAt, live } = input;
+}): Replan | undefined {
+  const { procedure, plan, done, now, litAt, live } = input;
   const lit = litAt === undefined ? undefined : (litAt - now) / 1000;
   // Live bands, as s after the match, in the place of the plan's.
   const raise: RaisePlan =
@@ -314,35 +311,29 @@ export function replan(input: {
           return { gates, up: gates.at(-1)!.band };
         })()
       : input.raise;
-  const tasks = tasksOf(fitOut, procedure, plan, raise, done).filter((t) => !(t.lights && lit !== undefined));
+  const tasks = tasksOf(procedure, plan, raise, done).filter((t) => !(t.lights && lit !== undefined));
   const hands = handsAt(plan, now, {});
   const s = schedule(tasks, hands, { from: 0, ...(lit === undefined ? {} : { lit }) });
-  const steamAt = litAt ?? now + s.lit * 1000;
-  const steam = shift(raise.up, steamAt);
-  // Nothing is ready before there is steam, whatever is left to do.
-  const ready = Math.max(
-    now + s.ready * 1000,
-    raise.up.late < Infinity ? Math.min(steam.late, now + s.ready * 1000 + 1) : now + s.ready * 1000
-  );
+  // Nothing is ready before there is steam, whatever is left to do; without steam in sight there is no time to give.
+  const up = certain(raise.up);
+  if (up === Infinity) return undefined;
+  const ready = Math.max(now + s.ready * 1000, (litAt ?? now + s.lit * 1000) + up * 1000);
   const wanted = Date.parse(plan.wants[0]!.at);
   const behind = ready - wanted;
   const skip: Cut[] = [];
-  if (behind > minute)
-    for (const t of tasks) {
-      if (t.step.must || t.step.chore || t.lights || lit !== undefined || lookOver.has(t.step.key) || t.step.key === 'fill') continue;
+  // Once there is a fire nothing is skipped.
+  if (behind > minute && lit === undefined)
+    for (const t of tasks.filter((t) => canWait(t.step))) {
       const without = schedule(
         tasks.filter((x) => x !== t),
-        hands,
-        { from: 0, ...(lit === undefined ? {} : { lit }) }
+        hands
       );
       const gains = ready - (now + without.ready * 1000);
-      if (gains >= minute && t.step.phase === 'Look over') skip.push({ what: t.step.what, gains });
+      if (gains >= minute) skip.push({ what: t.step.what, gains });
     }
   return {
     ready,
     behind,
-    steam,
-    stations: s.placed.map((p) => station(p, (t) => now + t * 1000, procedure)),
     skip: skip.sort((a, b) => b.gains - a.gains).slice(0, 3),
     wants: plan.wants.map((w) => ({ what: w.what, wanted: Date.parse(w.at), now: Math.max(Date.parse(w.at), ready) }))
   };

@@ -31,7 +31,7 @@ const spansOf = ({ stations, light, ready }: Sheet, plan: DayPlan, keeper: strin
 export function together(engines: readonly Engine[], bays: number): Placed[] {
   const order = [...engines].sort((a, b) => Date.parse(a.plan.wants[0]!.at) - Date.parse(b.plan.wants[0]!.at));
   const busy: Record<string, (readonly [number, number])[]> = {};
-  const taken: { from: number; to: number; bay: number; name: string }[] = [];
+  const taken: { from: number; to: number; bay: number }[] = [];
   return order.map((engine): Placed => {
     const keeper = engine.plan.people.find((p) => p.as === 'keeper')!.name;
     const plan = (leaveBy?: number) => daySheet({ ...engine, busy: busy as Busy, ...(leaveBy === undefined ? {} : { leaveBy }) });
@@ -51,7 +51,7 @@ export function together(engines: readonly Engine[], bays: number): Placed[] {
     if (bay === undefined) {
       const until = Math.min(...taken.filter((t) => t.from < sheet.ready && sheet.begin < t.to).map((t) => t.to));
       problems.push(`All ${bays} steaming bays are taken while ${engine.name} would be raised: the first is free at {at:${until}}.`);
-    } else taken.push({ from: sheet.begin, to: sheet.ready, bay, name: engine.name });
+    } else taken.push({ from: sheet.begin, to: sheet.ready, bay });
     for (const [who, spans] of Object.entries(spansOf(sheet, engine.plan, keeper))) (busy[who] ??= []).push(...spans);
     return { id: engine.id, name: engine.name, sheet, ...(bay === undefined ? {} : { bay }), problems };
   });

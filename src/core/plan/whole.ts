@@ -51,7 +51,7 @@ export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine =
   const fill = fillOf(level, plant);
   const raise = planRaise(fitOut, procedure, plant, heating, { water: plan.water, air: plan.air });
   return {
-    sheet: daySheet({ fitOut, procedure, plan, raise, busy }),
+    sheet: daySheet({ procedure, plan, raise, busy }),
     raise,
     heating,
     level,
@@ -91,5 +91,5 @@ export function dayEngine(
   { plant, heating } = engineOf(known)
 ): DayEngine {
   const { fitOut, procedure } = known;
-  return { id, name, fitOut, procedure, plan, plain: true, raise: planRaise(fitOut, procedure, plant, heating, plan) };
+  return { id, name, procedure, plan, plain: true, raise: planRaise(fitOut, procedure, plant, heating, plan) };
 }

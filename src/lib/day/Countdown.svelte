@@ -95,7 +95,7 @@
   };
 </script>
 
-<figure bind:clientWidth={width}>
+<figure class="plot" bind:clientWidth={width}>
   <svg
     bind:this={svg}
     {width}
@@ -120,7 +120,7 @@
       height="24"
     />
     <rect
-      class="band"
+      class="due"
       x={x(Math.min(scale.to, sheet.steam.early))}
       y={lineY - 12}
       width={Math.max(1, x(end) - x(Math.min(scale.to, sheet.steam.early)))}
@@ -165,7 +165,7 @@
           tabindex="-1"
           aria-label="{printMarks(s.what, unitChoice())}, {clock(s.start)} to {clock(s.end)}"
           onclick={() => (chosen = s.key)}
-          onkeydown={() => {}}
+          onkeydown={(e) => e.key === 'Enter' && (chosen = s.key)}
         />
         {#if onminutes && s.key === chosen && s.start >= scale.from}
           <rect
@@ -199,7 +199,7 @@
         height="12"
       />
       <rect
-        class="band"
+        class="due"
         x={x(other.steam.early)}
         y={y - 6}
         width={Math.max(1, x(Math.min(scale.to, other.steam.late)) - x(other.steam.early))}
@@ -254,27 +254,10 @@
 <style>
   figure {
     min-width: 0;
-    overflow: hidden;
   }
   svg {
-    display: block;
     touch-action: pan-y;
     user-select: none;
-  }
-  .mark {
-    stroke: var(--rule);
-    stroke-width: 1;
-  }
-  .raise {
-    fill: color-mix(in srgb, var(--ink) 9%, var(--raised));
-  }
-  .band {
-    fill: color-mix(in srgb, var(--ink) 30%, var(--raised));
-  }
-  .line {
-    stroke: var(--ink);
-    stroke-width: 2;
-    fill: none;
   }
   .phase {
     stroke: var(--ink);
@@ -290,19 +273,12 @@
     fill: var(--works);
     stroke: var(--works);
   }
-  .lane {
-    stroke: var(--rule);
-    stroke-width: 1;
-  }
   .arrives {
     stroke: var(--ink);
     stroke-width: 2;
     stroke-dasharray: 3 3;
   }
   .task {
-    fill: color-mix(in srgb, var(--ink) 16%, var(--raised));
-    stroke: var(--ink);
-    stroke-width: 1;
     cursor: pointer;
     outline: none;
   }
@@ -321,8 +297,7 @@
     fill: var(--fire);
   }
   text {
-    font: 500 0.875rem var(--narrow);
-    fill: var(--ink2);
+    font-size: 0.875rem;
   }
   .word,
   .who {

@@ -29,7 +29,7 @@
   const drifted = $derived(fitOut.safetyValves.flatMap((v, i) => ((last(i + 1) ?? v.set) < 0.95 * v.set ? [i + 1] : [])));
 </script>
 
-<div bind:clientWidth={width}>
+<div class="plot" bind:clientWidth={width}>
   <svg {width} {height} role="img" aria-label="Where {fitOut.safetyValves.length} safety valves lifted over {shown.length} steamings">
     {#each sets as set (set)}
       <path class="set" d="M{left} {y(set)}H{width - right}" /><text x="0" y={y(set) + 4}>{figure(set)}</text><text
@@ -65,21 +65,13 @@
 </div>
 <p class:caution={drifted.length} class:second={!drifted.length}>
   {#if drifted.length}▲ Valve {drifted.join(' and ')} last lifted more than a twentieth under its set. Have it looked at: set and seat, by whoever
-    may.{:else}Where the valves were seen to lift; dashed, a twentieth under the set.{/if}
+    may.{:else}Where the valves were seen to lift; level: where each is set; dashed: a twentieth under.{/if}
 </p>
 
 <style>
-  div {
-    overflow: hidden;
-  }
-  svg {
-    display: block;
-  }
   .grid {
-    stroke: var(--rule);
     stroke-dasharray: 5 4;
   }
-  .axis,
   .set {
     stroke: var(--ink);
     fill: none;
@@ -98,10 +90,6 @@
   }
   circle.on {
     fill: var(--works);
-  }
-  text {
-    font: 500 0.8125rem var(--narrow);
-    fill: var(--ink2);
   }
   .word {
     fill: var(--ink);

@@ -17,7 +17,7 @@
   );
 </script>
 
-<div bind:clientWidth={width}>
+<div class="plot" bind:clientWidth={width}>
   <svg
     {width}
     {height}
@@ -59,20 +59,6 @@
 <p class="second">Minutes to working pressure. Bar: expected before the match, eight times in ten.</p>
 
 <style>
-  div {
-    overflow: hidden;
-  }
-  svg {
-    display: block;
-  }
-  .grid {
-    stroke: var(--rule);
-  }
-  .axis {
-    stroke: var(--ink);
-    fill: none;
-    stroke-width: 1.25;
-  }
   .band {
     fill: color-mix(in srgb, var(--ink) 16%, var(--raised));
   }
@@ -96,10 +82,6 @@
   .chapter {
     stroke: var(--ink);
     stroke-dasharray: 4 3;
-  }
-  text {
-    font: 500 0.8125rem var(--narrow);
-    fill: var(--ink2);
   }
   .why {
     fill: var(--ink);

@@ -24,7 +24,7 @@
   const line = (t: Told) => `M${x(0)} ${y(0)}${t.past.readings.map((r) => `L${x(r.at).toFixed(1)} ${y(r.value).toFixed(1)}`).join('')}`;
 </script>
 
-<div bind:clientWidth={width}>
+<div class="plot" bind:clientWidth={width}>
   <svg {width} {height} role="img" aria-label="{told.length} past raisings overlaid; the table below lists them">
     {#each Array.from({ length: Math.floor(longest / step) }, (_, i) => (i + 1) * step) as s (s)}
       <path class="grid" d="M{x(s)} {top}V{height - bottom}" /><text x={x(s)} y={height - 6} text-anchor="middle">{s / 60} min</text>
@@ -54,16 +54,6 @@
 <p class="second">Thin and pale: earlier chapters or left out. Heavy: the last.</p>
 
 <style>
-  div {
-    overflow: hidden;
-  }
-  svg {
-    display: block;
-  }
-  .grid {
-    stroke: var(--rule);
-  }
-  .axis,
   .wp {
     stroke: var(--ink);
     fill: none;
@@ -84,10 +74,6 @@
   .raising.on {
     stroke: var(--works);
     stroke-width: 3;
-  }
-  text {
-    font: 500 0.8125rem var(--narrow);
-    fill: var(--ink2);
   }
   p {
     font-size: 0.875rem;

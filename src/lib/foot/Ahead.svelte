@@ -22,7 +22,7 @@
   );
   const slug = $derived(
     live.dip && live.pressure
-      ? `A slug of ${printText(live.dip.kg, 'mass', units)} costs ${printText(live.pressure - live.dip.after, 'pressure', units)}, ${live.dip.recovers < 3600 ? `back in about ${minutes(Math.max(1, Math.round(live.dip.recovers / 60)))}` : 'and this fire does not bring it back'}.`
+      ? `Feeding ${printText(live.dip.kg, 'mass', units)} now costs ${printText(live.pressure - live.dip.after, 'pressure', units)}, ${live.dip.recovers < 3600 ? `back in about ${minutes(Math.max(1, Math.round(live.dip.recovers / 60)))}` : 'and this fire does not bring it back'}.`
       : ''
   );
   const hot = $derived(
@@ -48,7 +48,7 @@
     {/if}
     {#if live.water}
       <p class:caution={soon}>
-        {soon ? '▲ ' : ''}Fed nothing, the glass is at its lowest about {clock(live.water.middle)}, perhaps by {clock(
+        {soon ? '▲ ' : ''}Without feeding, the glass is down to its lowest about {clock(live.water.middle)}, perhaps by {clock(
           live.water.early
         )}.{live.tank ? ` Tanks to about ${clock(live.tank.middle)}.` : ''}
       </p>

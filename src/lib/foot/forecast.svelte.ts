@@ -8,7 +8,12 @@ export class Forecast {
   footing = $state.raw<Footing>();
   #known: Pick<Known, 'fitOut' | 'fits' | 'offs'>;
   #plan: DayPlan | undefined;
-  #ask = newest('footing', (footing) => (this.footing = footing));
+  // What could not be worked out is not shown: an old forecast must not stand for a new one.
+  #ask = newest(
+    'footing',
+    (footing) => (this.footing = footing),
+    () => (this.footing = undefined)
+  );
 
   constructor({ known, plan }: { known: Pick<Known, 'fitOut' | 'fits' | 'offs'>; plan: DayPlan | null }) {
     this.#known = known;

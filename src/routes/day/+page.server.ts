@@ -1,7 +1,7 @@
 import { dayEngine, together } from '$core/plan';
 import { allowed } from '$server/members';
 import { need } from '$server/answer';
-import { plansBetween, setBays } from '$server/plans';
+import { plansOn, setBays } from '$server/plans';
 import { fail } from '@sveltejs/kit';
 
 /** A calendar day, by the server's clock; today when none is asked for. */
@@ -22,7 +22,7 @@ export const load = async ({ locals, url }) => {
   const { from, to, on } = dayOf(url.searchParams.get('on'));
   const ahead = new Date(from);
   ahead.setDate(ahead.getDate() + 30);
-  const [{ plans, bays }, coming] = await Promise.all([plansBetween(member.club, from, to), plansBetween(member.club, from, ahead)]);
+  const { plans, coming, bays } = await plansOn(member.club, from, to, ahead);
   const open = plans.filter((p) => !p.row.startedAt);
   const placed = together(
     open.map(({ row, plan, known }) => dayEngine({ id: row.id, name: row.engine, known, plan })),
@@ -40,7 +40,7 @@ export const load = async ({ locals, url }) => {
       startedAt: row.startedAt,
       plan
     })),
-    coming: coming.plans.map(({ row }) => ({
+    coming: coming.map((row) => ({
       id: row.id,
       engine: row.engine,
       purpose: row.purpose,

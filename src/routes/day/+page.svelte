@@ -60,7 +60,7 @@
     <section class="box pad above" aria-label="The day as lines">
       <h2 class="label">Engines in the order they are wanted, with their bays; then people</h2>
       <div class="scroll">
-        <div class="canvas" bind:clientWidth={width}>
+        <div class="canvas plot" bind:clientWidth={width}>
           <svg
             {width}
             {height}
@@ -84,7 +84,7 @@
                 height="18"
               />
               <rect
-                class="band"
+                class="due"
                 x={x(Math.min(scale.to, s.steam.early))}
                 y={y - 9}
                 width={Math.max(1, x(Math.min(scale.to, s.steam.late)) - x(Math.min(scale.to, s.steam.early)))}
@@ -161,12 +161,12 @@
     </section>
   {/if}
 
-  {#if data.coming.some((c) => !data.plans.some((p) => p.id === c.id))}
+  {#if data.coming.length}
     <section class="box pad above">
       <h2 class="label">In the next thirty days</h2>
       <table class="ruled">
         <tbody>
-          {#each data.coming.filter((c) => !data.plans.some((p) => p.id === c.id)) as c (c.id)}
+          {#each data.coming as c (c.id)}
             <tr
               ><td><a href="/day/{c.id}">{c.engine}</a></td><td>{c.purpose || '–'}</td><td class="num">{moment(c.wantedAt)}</td><td
                 class="num second">{c.planned ? `light ${clock(c.planned.light)}` : ''}</td
@@ -188,41 +188,13 @@
   }
   .canvas {
     min-width: 640px;
-    overflow: hidden;
-  }
-  svg {
-    display: block;
-  }
-  .mark,
-  .lane,
-  .rule {
-    stroke: var(--rule);
   }
   .rule {
     stroke: var(--ink);
-  }
-  .raise {
-    fill: color-mix(in srgb, var(--ink) 9%, var(--raised));
-  }
-  .band {
-    fill: color-mix(in srgb, var(--ink) 30%, var(--raised));
-  }
-  .line {
-    stroke: var(--ink);
-    stroke-width: 1.5;
-    fill: none;
   }
   .want {
     stroke: var(--ink);
     fill: var(--ink);
-  }
-  .task {
-    fill: color-mix(in srgb, var(--ink) 16%, var(--raised));
-    stroke: var(--ink);
-  }
-  text {
-    font: 500 0.8125rem var(--narrow);
-    fill: var(--ink2);
   }
   text.name {
     font-weight: 600;

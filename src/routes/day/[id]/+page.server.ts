@@ -1,13 +1,14 @@
-import { engineOf, planWhole } from '$core/plan';
 import { need, needId, notHere } from '$server/answer';
 import { membersOf } from '$server/members';
 import { planOf } from '$server/plans';
+import { carriedFrom } from '$server/steamings';
 
 export const load = async ({ params, locals }) => {
   const member = need(locals);
   const found = await planOf(member.club, needId(params.id));
   if (!found) return notHere('plan');
-  const { row, plan, known, busy, carried, others } = found;
+  const { row, plan, known, busy, others, whole } = found;
+  const [carried, members] = await Promise.all([carriedFrom(member.club, row.engineId), membersOf(member.club)]);
   return {
     id: row.id,
     engineId: row.engineId,
@@ -20,9 +21,9 @@ export const load = async ({ params, locals }) => {
     busy,
     carried,
     others,
-    names: (await membersOf(member.club)).map((m) => m.name),
+    names: members.map((m) => m.name),
     // Worked out once here, so that the sheet stands before the page has a worker.
-    whole: planWhole(known, plan, busy, engineOf(known)),
+    whole,
     now: Date.now()
   };
 };

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { printText } from '$core/units';
+  import { printMarks, printText } from '$core/units';
   import Countdown from '$lib/day/Countdown.svelte';
   import { DaySheet } from '$lib/day/day-sheet.svelte';
   import FillTo from '$lib/day/FillTo.svelte';
@@ -100,7 +100,7 @@
     {#if sheet.cuts.length}
       <div class="strip">
         <strong>What would bring it forward:</strong>
-        {sheet.cuts.map((c) => `${c.what.replace(/[“”]/g, (q) => q)} (${Math.round(c.gains / minute)} min)`).join('; ')}.
+        {sheet.cuts.map((c) => `${printMarks(c.what, units)} (${Math.round(c.gains / minute)} min)`).join('; ')}.
       </div>
     {/if}
     <div class="countdown">

@@ -1,11 +1,10 @@
 import { figures } from '$core/engine';
-import { carriedOver } from '$core/log';
 import { check, need, needId, notHere } from '$server/answer';
 import { addPaper, engine, paperSchema, papersOf, removePaper } from '$server/engines';
 import { faults, faultSchema, raiseFault } from '$server/faults';
 import { type DayPlan, dayPlanSchema } from '$core/plan';
 import { makePlan, plannedFor, toldOf, usualPlan } from '$server/plans';
-import { folded, lastSteamings, obstacles, startSteaming } from '$server/steamings';
+import { carriedFrom, lastSteamings, obstacles, startSteaming } from '$server/steamings';
 import { fail, redirect } from '@sveltejs/kit';
 
 const today = () => new Date().toISOString().slice(0, 10);
@@ -15,16 +14,16 @@ export const load = async ({ params, locals }) => {
   const id = needId(params.id);
   const found = await engine(club, id);
   if (!found) return notHere('engine');
-  const [papers, open, steamings, { stops, passengers }, past, planned] = await Promise.all([
+  const [papers, open, steamings, { stops, passengers }, past, planned, carried] = await Promise.all([
     papersOf(club, id),
     faults(club, { engineId: id }),
     lastSteamings(club, id),
     obstacles(club, id, today()),
     toldOf(club, id),
-    plannedFor(club, id)
+    plannedFor(club, id),
+    carriedFrom(club, id)
   ]);
   const last = steamings.find((s) => s.endedAt);
-  const carried = last ? carriedOver((await folded(club, last.id))!.log) : [];
   return {
     engine: found,
     figures: figures(found.fitOut),

@@ -20,7 +20,7 @@ export const load = async ({ params, locals }) => {
   const { steaming, log, last } = found;
   if (steaming.endedAt) redirect(303, `/records/${steaming.id}`);
   // The fit-out of the steaming, and what the engine's past has shown of it.
-  const past = await known(member.club, steaming.engineId);
+  const [past, people] = await Promise.all([known(member.club, steaming.engineId), membersOf(member.club)]);
   return {
     id: steaming.id,
     known: { fitOut: steaming.fitOut, fits: past?.fits ?? [], offs: past?.offs ?? [] },
@@ -32,7 +32,7 @@ export const load = async ({ params, locals }) => {
     context: contextOf(steaming),
     entries: log.entries,
     last,
-    people: (await membersOf(member.club)).map((m) => m.name),
+    people: people.map((m) => m.name),
     now: Date.now()
   };
 };

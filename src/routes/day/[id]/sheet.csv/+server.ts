@@ -1,5 +1,4 @@
 import { sheetCsv } from '$core/formats';
-import { engineOf, planWhole } from '$core/plan';
 import { need, needId, notHere } from '$server/answer';
 import { download } from '$server/download';
 import { planOf } from '$server/plans';
@@ -9,10 +8,6 @@ export const GET = async ({ params, locals }) => {
   const member = need(locals);
   const found = await planOf(member.club, needId(params.id));
   if (!found) return notHere('plan');
-  const { row, plan, known, busy } = found;
-  return download(
-    sheetCsv(planWhole(known, plan, busy, engineOf(known)).sheet),
-    'text/csv',
-    `${row.engine}-${plan.wants[0]!.at.slice(0, 10)}.csv`
-  );
+  const { row, plan, whole } = found;
+  return download(sheetCsv(whole.sheet), 'text/csv', `${row.engine}-${plan.wants[0]!.at.slice(0, 10)}.csv`);
 };

@@ -1,5 +1,4 @@
 import { dayCalendar } from '$core/formats';
-import { engineOf, planWhole } from '$core/plan';
 import { need, needId, notHere } from '$server/answer';
 import { download } from '$server/download';
 import { planOf } from '$server/plans';
@@ -11,12 +10,11 @@ export const GET = async ({ params, locals }) => {
   const member = need(locals);
   const found = await planOf(member.club, needId(params.id));
   if (!found) return notHere('plan');
-  const { row, plan, known, busy } = found;
-  const { sheet } = planWhole(known, plan, busy, engineOf(known));
+  const { row, plan, whole } = found;
   const text = dayCalendar({
     engine: row.engine,
     id: row.id,
-    sheet,
+    sheet: whole.sheet,
     plan,
     made: Date.now(),
     say: (b) =>

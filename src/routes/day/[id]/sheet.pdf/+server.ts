@@ -1,16 +1,16 @@
 import { sheetPdf } from '$core/formats';
-import { engineOf, planWhole } from '$core/plan';
 import { need, needId, notHere } from '$server/answer';
 import { download } from '$server/download';
 import { pdf } from '$server/pdf';
 import { planOf } from '$server/plans';
+import { carriedFrom } from '$server/steamings';
 
 /** The day sheet as PDF. Clock times are those of `zone`, which the page names; UTC otherwise. */
 export const GET = async ({ params, locals, url }) => {
   const member = need(locals);
   const found = await planOf(member.club, needId(params.id));
   if (!found) return notHere('plan');
-  const { row, plan, known, busy, carried } = found;
+  const { row, plan, whole } = found;
   const zone = url.searchParams.get('zone') ?? 'UTC';
   const timeZone = Intl.supportedValuesOf('timeZone').includes(zone) ? zone : 'UTC';
   const of = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { timeZone, ...options });
@@ -18,9 +18,9 @@ export const GET = async ({ params, locals, url }) => {
   const definition = sheetPdf({
     engine: row.engine,
     purpose: row.purpose,
-    whole: planWhole(known, plan, busy, engineOf(known)),
+    whole,
     plan,
-    carried,
+    carried: await carriedFrom(member.club, row.engineId),
     units: member.units,
     clock: (ms) => hours.format(ms),
     day: date.format(new Date(plan.wants[0]!.at))
