@@ -32,10 +32,7 @@
 <div class="plot" bind:clientWidth={width}>
   <svg {width} {height} role="img" aria-label="Where {fitOut.safetyValves.length} safety valves lifted over {shown.length} steamings">
     {#each sets as set (set)}
-      <path class="set" d="M{left} {y(set)}H{width - right}" /><text x="0" y={y(set) + 4}>{figure(set)}</text><text
-        x={width - right + 4}
-        y={y(set) + 4}>set</text
-      >
+      <path class="set" d="M{left} {y(set)}H{width - right}" /><text x="0" y={y(set) + 4}>{figure(set)}</text>
       <path class="grid" d="M{left} {y(0.95 * set)}H{width - right}" /><text x="0" y={y(0.95 * set) + 4}>{figure(0.95 * set)}</text>
     {/each}
     <path class="axis" d="M{left} {top}V{height - bottom}H{width - right}" />
