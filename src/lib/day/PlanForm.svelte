@@ -26,7 +26,9 @@
     return Number.isNaN(found.getTime()) ? undefined : found.toISOString();
   }
   const degrees = (K: number) => Math.round(fromSi(K, 'temperature', units.temperature));
-  const value = (event: Event) => (event.target as HTMLInputElement).value;
+  /** What was typed into one of Carbon's fields: their events carry it, and have no element of their own. */
+  const typed = ({ detail }: CustomEvent<string | number | null | undefined>) => String(detail ?? '').trim();
+  const number = (event: CustomEvent<string | number | null | undefined>) => Number(typed(event));
 
   function moveDay(to: string) {
     const shift = (iso: string | null) => (iso ? (on(to, time(iso)) ?? iso) : iso);
@@ -51,7 +53,7 @@
 <div class="form">
   <fieldset>
     <legend class="label">Wanted in steam</legend>
-    <TextInput size="sm" labelText="Day" type="date" value={day} on:change={(e) => moveDay(value(e as unknown as Event))} />
+    <TextInput size="sm" labelText="Day" type="date" value={day} on:change={(e) => moveDay(typed(e))} />
     {#each plan.wants as w, i (i)}
       <div class="line">
         <TextInput
@@ -61,7 +63,7 @@
           type="time"
           value={time(w.at)}
           on:change={(e) => {
-            const at = on(day, value(e as unknown as Event));
+            const at = on(day, typed(e));
             if (at) want(i, { at });
           }}
         />
@@ -71,7 +73,7 @@
           labelText="What for"
           value={w.what}
           maxlength={60}
-          on:change={(e) => value(e as unknown as Event).trim() && want(i, { what: value(e as unknown as Event).trim() })}
+          on:change={(e) => typed(e) && want(i, { what: typed(e) })}
         />
         {#if plan.wants.length > 1}<button
             class="quiet"
@@ -100,7 +102,7 @@
         labelText="All over by"
         type="time"
         value={time(plan.end)}
-        on:change={(e) => onchange({ end: on(day, value(e as unknown as Event)) ?? null })}
+        on:change={(e) => onchange({ end: on(day, typed(e)) ?? null })}
       />
       <TextInput
         size="sm"
@@ -109,7 +111,7 @@
         min="0"
         max="1440"
         value={String(plan.running)}
-        on:change={(e) => onchange({ running: Number(value(e as unknown as Event)) || 0 })}
+        on:change={(e) => onchange({ running: number(e) || 0 })}
       />
     </div>
   </fieldset>
@@ -126,13 +128,7 @@
           maxlength="120"
           onchange={(e) => e.currentTarget.value.trim() && person(i, { name: e.currentTarget.value.trim() })}
         />
-        <Select
-          size="sm"
-          hideLabel
-          labelText="As"
-          selected={p.as}
-          on:change={(e) => person(i, { as: value(e as unknown as Event) as 'keeper' })}
-        >
+        <Select size="sm" hideLabel labelText="As" selected={p.as} on:update={({ detail }) => detail !== p.as && person(i, { as: detail })}>
           <SelectItem value="keeper" text="keeper" /><SelectItem value="helper" text="helper" /><SelectItem
             value="trainee"
             text="trainee"
@@ -144,7 +140,7 @@
           labelText="There from"
           type="time"
           value={time(p.from)}
-          on:change={(e) => person(i, { from: on(day, value(e as unknown as Event)) ?? null })}
+          on:change={(e) => person(i, { from: on(day, typed(e)) ?? null })}
         />
         {#if plan.people.length > 1}<button
             class="quiet"
@@ -180,14 +176,14 @@
         labelText="Water filled in, {units.temperature}"
         type="number"
         value={String(degrees(plan.water))}
-        on:change={(e) => onchange({ water: toSi(Number(value(e as unknown as Event)), 'temperature', units.temperature) })}
+        on:change={(e) => onchange({ water: toSi(number(e), 'temperature', units.temperature) })}
       />
       <TextInput
         size="sm"
         labelText="Air, {units.temperature}"
         type="number"
         value={String(degrees(plan.air))}
-        on:change={(e) => onchange({ air: toSi(Number(value(e as unknown as Event)), 'temperature', units.temperature) })}
+        on:change={(e) => onchange({ air: toSi(number(e), 'temperature', units.temperature) })}
       />
     </div>
     {#if wrong('water') || wrong('air')}<p class="problem" role="alert">{wrong('water') ?? wrong('air')}</p>{/if}
@@ -199,7 +195,7 @@
           labelText="Test"
           value={t.what}
           maxlength={80}
-          on:change={(e) => value(e as unknown as Event).trim() && test(i, { what: value(e as unknown as Event).trim() })}
+          on:change={(e) => typed(e) && test(i, { what: typed(e) })}
         />
         <TextInput
           size="sm"
@@ -209,7 +205,7 @@
           min="1"
           max="240"
           value={String(t.minutes)}
-          on:change={(e) => test(i, { minutes: Math.max(1, Number(value(e as unknown as Event)) || 1) })}
+          on:change={(e) => test(i, { minutes: Math.max(1, number(e) || 1) })}
         />
         <button class="quiet" aria-label="Remove {t.what}" onclick={() => onchange({ tests: drop(plan.tests, i) })}>✕</button>
       </div>
