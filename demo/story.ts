@@ -174,33 +174,30 @@ export function tell(fitOut: FitOut, day: Day): Log {
     const lacks = () => evidenceLacking(step, log.state, now);
     if (lacks() && step.evidence === 'glass reading') look();
     if (lacks() && step.evidence === 'pressure reading') write('reading', { pressure: needle() });
-    if (step.key === 'valve-lifts')
+    if (lacks() && step.evidence === 'temperature reading') write('reading', { temperature: Math.round(begun) });
+    if (step.evidence === 'lift')
       fitOut.safetyValves.forEach((v, i) => {
         const at = Math.round((v.set * (day.lifts?.[i] ?? 1) * luck.between(0.992, 1.008)) / psi(1)) * psi(1);
         write('lift', { valve: i + 1, lifted: at });
         now += luck.between(0.3, 0.8) * minute;
         write('lift', { valve: i + 1, reseated: Math.round((at * 0.95) / psi(1)) * psi(1) });
       });
-    if (step.key === 'changeover' || step.key === 'changeover-none') {
-      boilerNow();
-      k.changeover = 0;
-      write('valve', { valve: 'blower', open: 0.5 });
+    // A feed is proven by feeding.
+    if (step.proves?.length) feed();
+  }
+
+  /** What a step that is done does to the boiler as it truly is: the log tells it by the tick alone. */
+  function obey(step: Step) {
+    for (const set_ of step.sets) {
+      if (!('valve' in set_)) continue;
+      if (set_.valve === 'blower' && set_.open > 0 && !set_.down && set_.then === undefined) k.changeover = 0;
+      if (set_.valve === 'whistle' && set_.then !== undefined && log.state.phase === 'Raise') {
+        set.whistle = 0.5;
+        now += 0.75 * minute;
+        boilerNow();
+        set.whistle = 0;
+      }
     }
-    if (step.key === 'air-out') {
-      boilerNow();
-      write('valve', { valve: 'whistle', open: 1 });
-      set.whistle = 0.5;
-      now += 0.75 * minute;
-      boilerNow();
-      set.whistle = 0;
-      write('valve', { valve: 'whistle', open: 0 });
-    }
-    if (step.key === 'start-temperature') write('reading', { temperature: Math.round(begun) });
-    if (step.key === 'blower-down') write('valve', { valve: 'blower', open: 0.25 });
-    if (step.key === 'prove-injectors' || step.key === 'feeds-proven' || step.key === 'axle-pump') feed();
-    if (step.key === 'first-move') write('valve', { valve: 'regulator', open: 0.25 });
-    if (step.key === 'run-end') write('valve', { valve: 'regulator', open: 0 });
-    if (step.key === 'tanks') write('reading', { tank: 1 });
   }
 
   let faulted = false;
@@ -224,7 +221,7 @@ export function tell(fitOut: FitOut, day: Day): Log {
       continue;
     }
     const { step } = placed;
-    if (!ran && log.state.phase === 'Run' && (step.key === 'last-fire' || step.key === 'run-end')) {
+    if (!ran && log.state.phase === 'Run' && step.ends) {
       ran = true;
       pass(day.running);
       continue;
@@ -237,6 +234,7 @@ export function tell(fitOut: FitOut, day: Day): Log {
     // Work already done while waiting takes no time again; the rest takes about what the library says.
     pass(step.minutes * luck.between(0.25, 0.75) * (step.chore ? 0.5 : 1));
     evidence(step);
+    boilerNow();
     write('tick', {
       step: step.key,
       outcome: 'done',
@@ -249,6 +247,7 @@ export function tell(fitOut: FitOut, day: Day): Log {
           }
         : {})
     });
+    obey(step);
   }
   return log;
 }

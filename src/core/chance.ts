@@ -2,8 +2,8 @@
  * A repeatable source of chance: the same seed gives the same numbers (mulberry32). The core makes none of its own; whoever
  * asks gives the seed.
  */
-export function chance(seed: number) {
-  let spare: number | undefined;
+export function chance(seed: number, half?: number): Chance {
+  let spare = half;
   let a = seed >>> 0;
   const next = () => {
     a = (a + 0x6d2b79f5) >>> 0;
@@ -32,7 +32,17 @@ export function chance(seed: number) {
     },
     odds: (p: number) => next() < p,
     pick: <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)]!,
+    /** The same source as it stands, to be drawn from apart. */
+    copy: (): Chance => chance(a, spare),
     bytes: (n: number) => Uint8Array.from({ length: n }, () => Math.floor(next() * 256))
   };
 }
-export type Chance = ReturnType<typeof chance>;
+export interface Chance {
+  readonly next: () => number;
+  readonly between: (low: number, high: number) => number;
+  readonly normal: () => number;
+  readonly odds: (p: number) => boolean;
+  readonly pick: <T>(list: readonly T[]) => T;
+  readonly copy: () => Chance;
+  readonly bytes: (n: number) => Uint8Array<ArrayBuffer>;
+}

@@ -1,5 +1,6 @@
+import { checkEntry } from '$core/log/check';
 import { boilerShape, figures, patterns } from '$core/engine';
-import { checkEntry, fold } from '$core/log';
+import { fold } from '$core/log';
 import { compose } from '$core/procedure';
 import { psi, usualUnits } from '$core/units';
 import fc from 'fast-check';

@@ -1,4 +1,6 @@
-import { checkFitOut, type FitOut, type Problem } from '$core/engine';
+import { type FitOut, fitOutOf } from '$core/engine';
+import { checkFitOut } from '$core/engine/check';
+import type { Problem } from '$core/form';
 import Joi from 'joi';
 import { isoDay } from './answer';
 import type { Member } from './members';
@@ -28,7 +30,7 @@ export const engine = (club: string, id: string): Promise<EngineRow | undefined>
         await tx<
           EngineRow[]
         >`select engine_id as id, name, fit_out as "fitOut", version from engine where club_id = ${club} and engine_id = ${id}`
-      )[0]
+      ).map((row) => ({ ...row, fitOut: fitOutOf(row.fitOut) }))[0]
   );
 
 type Saved = { id: string } | { problems: Problem[] };

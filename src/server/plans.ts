@@ -1,5 +1,5 @@
 import { compose } from '$core/procedure';
-import type { FitOut } from '$core/engine';
+import { type FitOut, fitOutOf } from '$core/engine';
 import { fitsNow, type Learning, type Told } from '$core/learn';
 import { type Busy, type DayPlan, dayPlanSchema, type Known, type Planned, plannedOf, planWhole } from '$core/plan';
 import Joi from 'joi';
@@ -46,7 +46,8 @@ async function knownOf(tx: Tx, club: string, engineIds: readonly string[]): Prom
     raisings(tx, club, engineIds, 24)
   ]);
   return new Map(
-    engines.map(({ id, fitOut, learning }) => {
+    engines.map(({ id, fitOut: stored, learning }) => {
+      const fitOut = fitOutOf(stored);
       const own = rows.filter((r) => r.engineId === id);
       return [
         id,

@@ -1,9 +1,9 @@
 import { plantOf } from '$core/boiler';
-import type { FitOut } from '$core/engine';
+import { type FitOut, fitOutOf } from '$core/engine';
 import { type Carried, carriedOver, type Entry, type EntryOf, fold, type Log, type Summary, summarise } from '$core/log';
 import { remember } from '$core/learn';
 import { type DayPlan, startingSum, withFill } from '$core/plan';
-import { compose, type Procedure } from '$core/procedure';
+import { compose, type Procedure, procedureOf } from '$core/procedure';
 import { format, parseISO } from 'date-fns';
 import { allowed, type Member } from './members';
 import { fitsBefore } from './raisings';
@@ -29,14 +29,20 @@ export interface Steaming {
 
 export const steaming = (club: string, id: string): Promise<Steaming | undefined> => inClub(club, (tx) => steamingIn(tx, club, id));
 
-export const steamingIn = async (tx: Tx, club: string, id: string) =>
+/** What was stored with a steaming by any version, in today's terms. */
+const readable = <S extends Pick<Steaming, 'fitOut' | 'procedure'>>(s: S): S => {
+  const fitOut = fitOutOf(s.fitOut);
+  return { ...s, fitOut, procedure: procedureOf(s.procedure, fitOut) };
+};
+
+export const steamingIn = async (tx: Tx, club: string, id: string): Promise<Steaming | undefined> =>
   (
     await tx<Steaming[]>`
     select s.steaming_id as id, s.engine_id as "engineId", s.keeper_id as "keeperId", coalesce(s.imported_from->>'keeper', m.name) as keeper, s.purpose, s.wanted_at as "wantedAt", s.started_at as "startedAt",
       s.ended_at as "endedAt", s.fit_out as "fitOut", s.procedure, s.override, s.imported_from as "importedFrom", s.summary, s.plan
     from steaming s join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
     where s.club_id = ${club} and s.steaming_id = ${id}`
-  )[0];
+  ).map(readable)[0];
 
 interface EntryRow {
   seq: string;
@@ -84,10 +90,11 @@ export const folded = (club: string, id: string): Promise<{ steaming: Steaming; 
 /** The folded logs of every engine that is in steam now, for the Yard. */
 export const running = (club: string) =>
   inClub(club, async (tx) => {
-    const rows = await tx<Steaming[]>`
+    const stored = await tx<Steaming[]>`
       select s.steaming_id as id, s.engine_id as "engineId", m.name as keeper, s.fit_out as "fitOut", s.procedure, s.started_at as "startedAt"
       from steaming s join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
       where s.club_id = ${club} and s.started_at is not null and s.ended_at is null limit 100`;
+    const rows = stored.map(readable);
     const entries = rows.length
       ? await tx<(EntryRow & { steaming_id: string })[]>`
           select steaming_id, seq, entry_id as id, kind, at, by_name as by, source, body, strikes from entry

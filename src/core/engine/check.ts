@@ -1,6 +1,7 @@
 import type Joi from 'joi';
 import { printText, usualUnits } from '../units';
-import { joiOf, type Problem, problemsOf } from './fields';
+import type { Problem } from '../form';
+import { joiOf, problemsOf } from '../form/joi';
 import { type FitOut, fitOutField } from './fit-out';
 import { boilerShape } from './geometry';
 

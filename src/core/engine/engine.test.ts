@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { psi } from '../units';
-import { boilerShape, checkFitOut, coldFor, type FitOut, glassHeight, heightOf, hotFor, patterns, startingLevel } from '.';
+import { checkFitOut } from './check';
+import { boilerShape, coldFor, type FitOut, glassHeight, heightOf, hotFor, patterns, startingLevel } from '.';
 
 const pattern = (name: string): FitOut => structuredClone(patterns.find((p) => p.fitOut.name === name)!.fitOut);
 

@@ -1,5 +1,5 @@
 import { psi } from '../units';
-import { choice, count, flag, group, type Infer, list, maybe, number, quantity, text, union } from './fields';
+import { choice, count, flag, group, type Infer, list, maybe, number, quantity, text, union } from '../form';
 
 const mm = (x: number) => x / 1000;
 const litres = (x: number) => x / 1000;

@@ -1,6 +1,8 @@
 export * from './dip';
 export * from './energy';
 export * from './heating';
+export * from './follow';
 export * from './live';
+export { type Start, startOf } from './start';
 export * from './raise';
 export * from './water';

@@ -1,11 +1,12 @@
-import { feedEnthalpy, type Plant, usualFill, waterAtGlass } from '../boiler';
-import { litAt, type Log } from '../log';
-import { waterVolume } from '../steam';
+import type { Plant } from '../boiler';
+import type { FitOut } from '../engine';
+import type { Log, State } from '../log';
 import { isLevel, psi } from '../units';
-import type { Heating } from './heating';
-import { ahead, airOut, type Band, blowerOn, fedIn, observe, type RaiseFilter, runTo, startRaise } from './raise';
 import { dip } from './dip';
-import { type Fed, glassWhen, type Look, tankOut, waterIn, waterOut } from './water';
+import { fedOf, follow, type Following, following, tankWater } from './follow';
+import type { Heating } from './heating';
+import { ahead, type Band, copyRaise, runTo } from './raise';
+import { glassWhen, tankOut, waterIn, waterOut } from './water';
 
 /** What can be said of a steaming at a moment. Times in ms since 1970, pressures in Pa at the gauge. */
 export interface Live {
@@ -31,61 +32,6 @@ export interface Live {
   readonly hotGlass?: number;
 }
 
-/** The usual temperature of a cold boiler where nothing was read, K. */
-const usualStart = 286;
-/** Share of working pressure at which a raise is over. */
-const up = 0.97;
-
-const entriesOf = (log: Log) => log.entries.filter((e) => !log.struck.has(e.id));
-
-/** kg of water and its temperature at the match, K; whether the temperature and the level were read or are the usual ones. */
-interface Start {
-  readonly water: number;
-  readonly T: number;
-  readonly ambient: number;
-  readonly read: boolean;
-  readonly level: boolean;
-}
-
-/** What is known at the match: water by the last glass before it or the usual fill, temperature as read or as usual. */
-export function startOf(log: Log, plant: Plant, day?: { readonly water: number; readonly air: number }): Start {
-  const lit = litAt(log);
-  const kept = entriesOf(log);
-  const from = lit ? Date.parse(lit) : Infinity;
-  const warm = kept.find(
-    (e) => e.kind === 'reading' && e.body.temperature !== undefined && e.body.temperature < 373 && Date.parse(e.at) < from + 9e5
-  );
-  const T = warm?.kind === 'reading' ? warm.body.temperature! : (day?.water ?? usualStart);
-  const level = kept.findLast((e) => e.kind === 'reading' && typeof e.body.glass === 'number' && (!lit || e.at <= lit));
-  const glass = level?.kind === 'reading' && typeof level.body.glass === 'number' ? level.body.glass : undefined;
-  const water =
-    glass !== undefined && plant.vessel.glass
-      ? waterAtGlass(plant.vessel, glass, T) / waterVolume(T)
-      : usualFill(log.context.fitOut, plant, T);
-  return { water, T, ambient: day?.air ?? Math.min(T, 303), read: warm !== undefined, level: glass !== undefined };
-}
-
-/** Feeds as spans, s since 1970, from what was logged on and off. */
-function fedOf(log: Log): Fed[] {
-  const rate = new Map(log.context.fitOut.feeds.map((f) => [f.name, f.rate * 1000]));
-  const on = new Map<string, number>();
-  const out: Fed[] = [];
-  for (const e of entriesOf(log)) {
-    if (e.kind !== 'feed') continue;
-    const at = Date.parse(e.at) / 1000;
-    const from = on.get(e.body.feed);
-    if (e.body.on && e.body.to !== 'tank') {
-      if (from === undefined) on.set(e.body.feed, at);
-    } else if (from !== undefined) {
-      const kg = e.body.volume === undefined ? undefined : e.body.volume * 1000;
-      out.push({ from, to: at, rate: kg === undefined ? (rate.get(e.body.feed) ?? 0) : kg / Math.max(1, at - from) });
-      on.delete(e.body.feed);
-    }
-  }
-  for (const [name, from] of on) out.push({ from, rate: rate.get(name) ?? 0 });
-  return out;
-}
-
 /** A pressure that a needle cannot have: two looks within two minutes that nothing explains. */
 function contradiction(reads: readonly { at: number; value: number }[], workingPressure: number): string | undefined {
   const [a, b] = reads.slice(-2);
@@ -95,115 +41,34 @@ function contradiction(reads: readonly { at: number; value: number }[], workingP
     : undefined;
 }
 
-/**
- * Folds a log into what can be forecast from it.
- * @param gates pressures that steps wait for, rising, Pa @param now ms since 1970
- */
-export function live(
-  log: Log,
-  plant: Plant,
-  heating: Heating,
-  { now, gates, day }: { now: number; gates: readonly number[]; day?: { readonly water: number; readonly air: number } }
-): Live {
-  const { fitOut } = log.context;
-  const { state } = log;
-  const lit = litAt(log);
-  const kept = entriesOf(log);
-  const seconds = (at: string) => Date.parse(at) / 1000;
-  const reads = kept.flatMap((e) =>
-    e.kind === 'reading' && e.body.pressure !== undefined ? [{ at: seconds(e.at), value: e.body.pressure }] : []
-  );
-  const looks = kept.flatMap((e): Look[] =>
-    e.kind === 'reading' && typeof e.body.glass === 'number' && (e.body.glassNumber ?? 1) === 1
-      ? [{ at: seconds(e.at), glass: e.body.glass, gauge: e.body.pressure ?? e.body.glassAt ?? 0 }]
-      : []
-  );
+export interface Asked {
+  /** ms since 1970 */ readonly now: number;
+  /** Pressures that steps wait for, rising, Pa at the gauge. */
+  readonly gates: readonly number[];
+}
+
+const ms = (b: Band): Band => ({ early: b.early * 1000, middle: b.middle * 1000, late: b.late * 1000, sure: b.sure });
+
+/** A log folded from its beginning into what can be forecast from it. */
+export function live(log: Log, plant: Plant, heating: Heating, asked: Asked & { readonly day?: Following['day'] }): Live {
+  const f = following(log, plant, heating, asked.day);
+  follow(f, log);
+  return liveOf(f, log, asked);
+}
+
+/** What can be forecast of a steaming that is being followed. */
+export function liveOf(f: Following, { context: { fitOut }, state }: Log, { now, gates }: Asked): Live {
+  const { plant, heating, reads, start } = f;
+  const { count, raised } = f.taken;
   const last = reads.at(-1);
   const base = { at: now, gates: [] as Live['gates'], readings: 0, on: '' };
-  if (!lit) return { ...base, on: 'Not lit yet: nothing but what is usual is known.' };
+  if (!state.fire.litAt) return { ...base, on: 'Not lit yet: nothing but what is usual is known.' };
   if (state.fire.outAt) return { ...base, on: 'The fire is out.' };
+  const watched = { ...watchedOf(f, fitOut, state, now), ...(last ? { lastReading: last.at * 1000 } : {}) };
+  // Lit by an entry from the future: there is nothing to run ahead from yet.
+  if (raised || !f.taken.filter) return { ...base, ...watched, on: 'It has been at working pressure.' };
 
-  // Water is watched from the moment there is steam; the glass before that is only settling.
-  const turning = state.phase === 'Run';
-  const usual = plant.ratedSteam * (turning ? 0.45 : 0.12);
-  const hot = looks.filter((l) => l.gauge > psi(5));
-  const water = hot.length ? waterOut(plant, hot, fedOf(log), { now: now / 1000, lowest: fitOut.levels.lowest, usual }) : undefined;
-  const capacity = fitOut.tanks.reduce((sum, t) => sum + t.capacity, 0);
-  const tank =
-    water && turning && capacity && state.tank && isFinite(state.tank.value)
-      ? tankOut(now / 1000, Math.max(0, capacity * state.tank.value - (water.rate * (now - Date.parse(state.tank.at))) / 1e6), water)
-      : undefined;
-  const ms = (b: Band): Band => ({ early: b.early * 1000, middle: b.middle * 1000, late: b.late * 1000, sure: b.sure });
-  const glass =
-    state.glass && isLevel(state.glass.value) && state.glass.pressure !== null
-      ? { glass: state.glass.value, gauge: state.glass.pressure }
-      : undefined;
-  // A tenth of what is in, from a cold tank, against the fire as it heats on its blower.
-  // Nobody feeds a glass that stands over its ceiling.
-  const slug =
-    glass && glass.gauge > psi(10) && glass.glass < fitOut.levels.ceiling && plant.feeds.length ? waterIn(plant, glass) : undefined;
-  const cost =
-    slug === undefined
-      ? undefined
-      : dip(plant, {
-          water: slug,
-          gauge: glass!.gauge,
-          kg: 0.1 * slug,
-          feedAt: 288.15,
-          heat: Math.exp(heating.lnHeat + (plant.sustains ? heating.lnBoost : 0))
-        });
-  const watched = {
-    ...(cost ? { dip: { kg: 0.1 * slug!, after: cost.after, recovers: cost.recovers }, pressure: glass!.gauge } : {}),
-    ...(water ? { water: ms(water) } : {}),
-    ...(tank ? { tank: ms(tank) } : {}),
-    ...(last ? { lastReading: last.at * 1000 } : {})
-  };
-  const raisedAt = reads.find((r) => r.at > seconds(lit) && r.value >= up * fitOut.workingPressure);
-  if (raisedAt) return { ...base, ...watched, on: 'It has been at working pressure.' };
-
-  const start = startOf(log, plant, day);
-  const filter: RaiseFilter = startRaise({
-    plant,
-    heating,
-    water: start.water,
-    T: start.T,
-    TSpread: start.read ? 1.5 : 4,
-    ambient: start.ambient,
-    litAt: seconds(lit)
-  });
-  let count = 0;
-  let blowing = false;
-  const openedAt = new Map<string, number>();
-  for (const e of kept) {
-    const at = seconds(e.at);
-    if (at <= filter.litAt || at > now / 1000 + 1) continue;
-    if (e.kind === 'reading') {
-      if (e.body.pressure !== undefined) {
-        observe(filter, at, { kind: 'pressure', value: e.body.pressure });
-        count++;
-      } else if (e.body.temperature !== undefined && at > filter.litAt + 900 && e.body.temperature < 480)
-        observe(filter, at, { kind: 'temperature', value: e.body.temperature });
-    } else if (e.kind === 'observation') {
-      if (e.body.seen === 'glass moving') observe(filter, at, { kind: 'boils' });
-      if (['feather', 'simmer', 'whistle note'].includes(e.body.seen))
-        observe(filter, at, { kind: 'about', value: fitOut.workingPressure * (e.body.seen === 'whistle note' ? 0.6 : 0.97) });
-    } else if (e.kind === 'valve') {
-      const on = e.body.open > 0.05;
-      if (e.body.valve === 'blower' && on !== blowing) {
-        blowing = on;
-        blowerOn(filter, at, on);
-      }
-      if (['whistle', 'vent'].includes(e.body.valve) && on) airOut(filter, at);
-    } else if (e.kind === 'feed') {
-      const feed = plant.feeds.find((f) => f.name === e.body.feed);
-      const from = openedAt.get(e.body.feed);
-      if (e.body.on && e.body.to !== 'tank') openedAt.set(e.body.feed, at);
-      else if (from !== undefined) {
-        fedIn(filter, at, e.body.volume ? e.body.volume * 1000 : (feed?.rate ?? 0) * (at - from), feedEnthalpy(288.15));
-        openedAt.delete(e.body.feed);
-      }
-    }
-  }
+  const filter = copyRaise(f.taken.filter);
   const wanted = [...new Set([...gates, fitOut.workingPressure])].sort((a, b) => a - b);
   // Looked ahead from now, not from the last reading: what has not been seen for a while has gone on.
   runTo(filter, Math.max(filter.now, now / 1000));
@@ -221,6 +86,7 @@ export function live(
         : count < 2 && since > 600
           ? 'Fewer than two readings since the match: this is what is usual, and an odd day cannot be known yet.'
           : undefined);
+  const glass = glassOf(state);
   return {
     at: now,
     gates: found,
@@ -230,5 +96,43 @@ export function live(
     ...(glass ? { hotGlass: glassWhen(plant, glass, fitOut.workingPressure) } : {}),
     on: `${count === 0 ? 'No reading yet' : count === 1 ? 'One reading' : `${count} readings`}, water ${start.read ? 'at the temperature read' : 'taken at the day’s temperature'}, and ${heating.from}.`,
     ...(unsure ? { unsure } : {})
+  };
+}
+
+/** The last look at the glass with the pressure it was taken at. */
+const glassOf = ({ glass }: State) =>
+  glass && isLevel(glass.value) && glass.pressure !== null ? { glass: glass.value, gauge: glass.pressure } : undefined;
+
+/** Water is watched from the moment there is steam; the glass before that is only settling. */
+function watchedOf(f: Following, fitOut: FitOut, state: State, now: number): Pick<Live, 'water' | 'tank' | 'dip' | 'pressure'> {
+  const { plant, heating, looks } = f;
+  const turning = state.phase === 'Run';
+  const usual = plant.ratedSteam * (turning ? 0.45 : 0.12);
+  const hot = looks.filter((l) => l.gauge > psi(5));
+  const water = hot.length ? waterOut(plant, hot, fedOf(f), { now: now / 1000, lowest: fitOut.levels.lowest, usual }) : undefined;
+  const capacity = fitOut.tanks.reduce((sum, t) => sum + t.capacity, 0);
+  const tank =
+    water && turning && capacity && state.tank && isFinite(state.tank.value)
+      ? tankOut(now / 1000, Math.max(0, capacity * state.tank.value - (water.rate * (now - Date.parse(state.tank.at))) / 1e6), water)
+      : undefined;
+  const glass = glassOf(state);
+  // A tenth of what is in, from a cold tank, against the fire as it heats on its blower.
+  // Nobody feeds a glass that stands over its ceiling.
+  const slug =
+    glass && glass.gauge > psi(10) && glass.glass < fitOut.levels.ceiling && plant.feeds.length ? waterIn(plant, glass) : undefined;
+  const cost =
+    slug === undefined
+      ? undefined
+      : dip(plant, {
+          water: slug,
+          gauge: glass!.gauge,
+          kg: 0.1 * slug,
+          feedAt: tankWater,
+          heat: Math.exp(heating.lnHeat + (plant.sustains ? heating.lnBoost : 0))
+        });
+  return {
+    ...(cost ? { dip: { kg: 0.1 * slug!, after: cost.after, recovers: cost.recovers }, pressure: glass!.gauge } : {}),
+    ...(water ? { water: ms(water) } : {}),
+    ...(tank ? { tank: ms(tank) } : {})
   };
 }

@@ -186,6 +186,17 @@ function reopen(f: RaiseFilter, seen: Seen): void {
   f.surprises = 0;
 }
 
+/** What each guess is made of. */
+const keys = ['energy', 'lnHeat', 'lnLag', 'lnBoost', 'air', 'lnLeak'] as const;
+
+/** The cloud as it stands, to be run ahead or taken up again apart from the first. */
+export const copyRaise = (f: RaiseFilter): RaiseFilter => ({
+  ...f,
+  luck: f.luck.copy(),
+  weight: f.weight.slice(),
+  ...(Object.fromEntries(keys.map((k) => [k, f[k].slice()])) as Pick<RaiseFilter, (typeof keys)[number]>)
+});
+
 const kept = {
   energy: new Float64Array(cloud),
   lnHeat: new Float64Array(cloud),
@@ -194,7 +205,6 @@ const kept = {
   air: new Float64Array(cloud),
   lnLeak: new Float64Array(cloud)
 };
-const keys = ['energy', 'lnHeat', 'lnLag', 'lnBoost', 'air', 'lnLeak'] as const;
 
 /** A new cloud drawn by weight, evenly, each guess shaken a little. */
 function draw(f: RaiseFilter): void {

@@ -52,8 +52,10 @@ export function waterOut(
   const masses = recent.map((l) => ({
     at: l.at,
     kg: waterIn(plant, l),
+    fed: fedBetween(fed, l.at, last.at),
     per: waterIn(plant, { ...l, glass: l.glass + 0.05 }) - waterIn(plant, { ...l, glass: l.glass - 0.05 })
   }));
+  const since = fedBetween(fed, last.at, now);
   const n = 61;
   const times = new Float64Array(n);
   const weights = new Float64Array(n);
@@ -66,9 +68,9 @@ export function waterOut(
     const rate = (rates[i] = usual * Math.exp(x));
     // The weight at the last look that agrees best with all looks at this rate, and how well it then agrees.
     let [sw, sm] = [0, 0];
-    const back = masses.map((m) => m.kg - rate * (last.at - m.at) + fedBetween(fed, m.at, last.at));
+    const back = masses.map((m) => m.kg - rate * (last.at - m.at) + m.fed);
     masses.forEach((m, k) => {
-      const w = 1 / ((look.error * m.per * 10) ** 2 + (0.1 * fedBetween(fed, m.at, last.at)) ** 2);
+      const w = 1 / ((look.error * m.per * 10) ** 2 + (0.1 * m.fed) ** 2);
       sw += w;
       sm += w * back[k]!;
     });
@@ -76,7 +78,7 @@ export function waterOut(
     logs[i] = -0.5 * (x / usualSpread) ** 2;
     masses.forEach((m, k) => (logs[i]! -= 0.5 * ((back[k]! - kg) / (look.error * m.per * 10)) ** 2));
     best = Math.max(best, logs[i]!);
-    times[i] = last.at + (kg + fedBetween(fed, last.at, now) - floor) / rate;
+    times[i] = last.at + (kg + since - floor) / rate;
   }
   for (let i = 0; i < n; i++) weights[i] = Math.exp(logs[i]! - best);
   const all = weights.reduce((a, w) => a + w, 0);

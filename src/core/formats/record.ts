@@ -1,14 +1,21 @@
 import Joi from 'joi';
-import { checkFitOut, type FitOut, type Problem } from '../engine';
-import { bodySchemas, type Entry, entrySchema, inOrder, kinds } from '../log';
-import { phases, type Procedure, thingKeys } from '../procedure';
+import { type FitOut, fitOutOf } from '../engine';
+import { checkFitOut } from '../engine/check';
+import { type Problem, type Rung, upcast } from '../form';
+import { type Entry, inOrder, kindNames } from '../log';
+import { bodySchemas, entrySchema } from '../log/check';
+import { evidences, phases, type Procedure, procedureOf, thingKeys, valves } from '../procedure';
+import { Refusal } from '../units';
+
+/** What is written today; records of earlier versions are brought up to it. */
+export const recordFormat = 'joram.record/2';
 
 /** An entry as it is kept: with when the server took it in. */
 export type KeptEntry = Entry & { readonly receivedAt: string };
 
 /** A steaming as one document: what it was run with, and its whole log. Nothing in it depends on the club it is read in. */
 export interface RecordDocument {
-  readonly format: 'joram.record/1';
+  readonly format: typeof recordFormat;
   /** The club in which it was steamed. */
   readonly club: string;
   readonly steaming: {
@@ -28,6 +35,7 @@ export interface RecordDocument {
 
 const words = (max: number) => Joi.string().min(1).max(max).required();
 const instant = () => Joi.string().isoDate().required();
+const share = Joi.number().min(0).max(1);
 const step = Joi.object({
   key: words(60),
   phase: Joi.valid(...phases).required(),
@@ -40,12 +48,26 @@ const step = Joi.object({
     .max(20)
     .required(),
   needs: Joi.array().items(Joi.string().max(60)).max(40).required(),
-  evidence: Joi.valid('tick', 'glass reading', 'pressure reading', 'lift', 'count', 'initials').required(),
+  evidence: Joi.valid(...evidences).required(),
   opens: Joi.array()
     .items(Joi.valid(...thingKeys))
     .required(),
   closes: Joi.array()
     .items(Joi.valid(...thingKeys))
+    .required(),
+  sets: Joi.array()
+    .items(
+      Joi.object({
+        valve: Joi.valid(...valves).required(),
+        open: share.required(),
+        then: share,
+        down: Joi.valid(true)
+      }),
+      Joi.object({ fuel: words(40) }),
+      Joi.object({ feed: words(40), to: Joi.valid('boiler', 'tank').required() }),
+      Joi.object({ tank: share.required() })
+    )
+    .max(12)
     .required(),
   act: Joi.valid('heat', 'light', 'admit steam', 'move', 'leave'),
   sees: Joi.string().max(60),
@@ -54,6 +76,7 @@ const step = Joi.object({
   flammable: Joi.boolean(),
   away: Joi.boolean(),
   must: Joi.boolean().required(),
+  ends: Joi.valid(true),
   minutes: Joi.number().min(0).max(1000).required(),
   who: Joi.valid('keeper', 'helper', 'either').required(),
   materials: Joi.array().items(Joi.string().max(100)).max(40).required()
@@ -66,7 +89,7 @@ const kept = entrySchema.keys({ by: words(120), receivedAt: instant(), source: J
 
 /** The schema of the document; the fit-out in it is checked by its own. */
 export const recordSchema = Joi.object({
-  format: Joi.valid('joram.record/1').required(),
+  format: Joi.valid(recordFormat).required(),
   club: words(120),
   steaming: Joi.object({
     id: Joi.string().uuid().required(),
@@ -91,7 +114,7 @@ export const recordSchema = Joi.object({
  */
 export const recordSchemaByKind = recordSchema.keys({
   entries: Joi.array()
-    .items(...kinds.map((kind) => kept.keys({ kind: Joi.valid(kind).required(), at: instant(), body: bodySchemas[kind].required() })))
+    .items(...kindNames.map((kind) => kept.keys({ kind: Joi.valid(kind).required(), at: instant(), body: bodySchemas[kind].required() })))
     .max(mostEntries)
     .required()
 });
@@ -105,11 +128,32 @@ const sentenceOf = ({ type, message, path, context }: Joi.ValidationErrorItem): 
   return `${where} ${message.replace(/^"[^"]*" /, '')}.`;
 };
 
+const ladder: readonly Rung[] = [
+  {
+    // Steps did not say what they set.
+    from: 'joram.record/1',
+    to: recordFormat,
+    up: (record) => {
+      const fitOut = fitOutOf(record.fitOut);
+      return { ...record, fitOut, procedure: procedureOf(record.procedure, fitOut) };
+    }
+  }
+];
+const today = (document: unknown) => upcast<RecordDocument>(document, { at: 'format', today: recordFormat, ladder, given: undefined });
+
 /**
  * Checks a record that came from outside.
  * @returns the record, or every problem with its path (the first twenty)
  */
-export function checkRecord(document: unknown): { record: RecordDocument } | { problems: Problem[] } {
+export function checkRecord(given: unknown): { record: RecordDocument } | { problems: Problem[] } {
+  let document = given;
+  try {
+    document = today(given);
+  } catch (problem) {
+    if (problem instanceof Refusal && problem.input === 'format') return { problems: [{ path: 'format', sentence: problem.message }] };
+    // Anything else that cannot be brought up to date is told by the checks below, field by field.
+    if (!(problem instanceof Refusal || problem instanceof TypeError)) throw problem;
+  }
   const { error } = recordSchema.validate(document, { abortEarly: false, convert: false });
   // Times arrive as text; Joi's date accepts them only when it may convert, so entries are checked with it on.
   const problems = (error?.details ?? [])
@@ -133,7 +177,7 @@ export function checkRecord(document: unknown): { record: RecordDocument } | { p
 
 /** Makes the document. Entries stand in the order of the log. */
 export const recordDocument = (parts: Omit<RecordDocument, 'format'>): RecordDocument => ({
-  format: 'joram.record/1',
+  format: recordFormat,
   ...parts,
   entries: [...parts.entries].sort(inOrder)
 });

@@ -46,14 +46,11 @@ export function pastOf(log: Log): Past | undefined {
   const { fitOut } = log.context;
   const lit = litAt(log);
   if (!lit) return undefined;
-  const kept = log.entries.filter((e) => !log.struck.has(e.id));
   const from = Date.parse(lit);
   const after = (at: string, zero = from) => (Date.parse(at) - zero) / 1000;
   const out = log.state.fire.outAt;
-  const readings = kept.flatMap((e) =>
-    e.kind === 'reading' && e.body.pressure !== undefined && e.at > lit && (!out || e.at < out)
-      ? [{ at: after(e.at), value: e.body.pressure }]
-      : []
+  const readings = log.events.flatMap((e) =>
+    e.is === 'reading' && e.pressure !== undefined && e.at > lit && (!out || e.at < out) ? [{ at: after(e.at), value: e.pressure }] : []
   );
   const up = upAt(log);
   const reached = up ? toWorkingPressure(readings, after(up), fitOut.workingPressure) : undefined;
@@ -61,13 +58,15 @@ export function pastOf(log: Log): Past | undefined {
   if (raising.filter((r) => r.value > 0).length < 2) return undefined;
 
   const start = startOf(log, plantOf(fitOut));
-  const blower = kept.find((e) => e.kind === 'valve' && e.body.valve === 'blower' && e.body.open > 0.05 && e.at > lit);
-  const airOut = kept.some(
+  // Opened for a moment it lets air out; opened and left it takes over from the fan.
+  const blows = log.events.flatMap((e) => (e.is === 'valve' && e.valve === 'blower' && e.at > lit ? [e] : []));
+  const blower = blows.find((e, i) => e.open > 0.05 && blows[i + 1]?.entry !== e.entry);
+  const airOut = log.events.some(
     (e) =>
       e.at > lit &&
-      e.kind === 'valve' &&
-      ['whistle', 'vent'].includes(e.body.valve) &&
-      e.body.open > 0 &&
+      e.is === 'valve' &&
+      ['whistle', 'vent'].includes(e.valve) &&
+      e.open > 0 &&
       (reached === undefined || after(e.at) < reached)
   );
   return {
@@ -82,10 +81,8 @@ export function pastOf(log: Log): Past | undefined {
     airOut,
     ...(reached === undefined ? {} : { reached }),
     cooling: out
-      ? kept.flatMap((e) =>
-          e.kind === 'reading' && (e.body.pressure ?? 0) > 0 && e.at > out
-            ? [{ at: after(e.at, Date.parse(out)), value: e.body.pressure! }]
-            : []
+      ? log.events.flatMap((e) =>
+          e.is === 'reading' && (e.pressure ?? 0) > 0 && e.at > out ? [{ at: after(e.at, Date.parse(out)), value: e.pressure! }] : []
         )
       : [],
     lifts: log.state.lifts.flatMap(({ valve, lifted }) => (lifted === undefined ? [] : [{ valve, lifted }])),

@@ -1,8 +1,10 @@
 export * from './carry-over';
 export * from './entry';
+export { type Event, type EventOf, type Happening, laneOf, lanes } from './events';
 export * from './figures';
 export * from './fold';
 export * from './quick-line';
+export { type Bodies, type Forbids, forbids, type Kind, kindNames, kinds } from './kinds';
 export * from './say';
 export type * from './state';
 export { litAt, type Summary, summarise, upAt } from './summary';

@@ -4,12 +4,12 @@ import { patterns } from '../engine';
 import { compose } from '../procedure';
 import { psi, usualUnits } from '../units';
 import { tell } from '../../../demo/story';
+import { checkEntry } from './check';
 import { timeOrderedId } from './id';
 import {
   add,
   type Bodies,
   carriedOver,
-  checkEntry,
   type Context,
   type Entry,
   fold,
@@ -131,7 +131,7 @@ describe('the fold', () => {
     expect(glassReading(0.5, log.state)).toEqual({ glass: 0.5, glassAt: psi(40) });
     expect(glassReading(0.5, log.state, psi(45))).toEqual({ glass: 0.5, glassAt: psi(45), pressure: psi(45) });
     expect(checkEntry({ id: id(1), kind: 'reading', at: '2026-06-13T10:00:00Z', body: { glass: 0.5 } })).toMatchObject({
-      sentence: expect.stringContaining('pressure it was taken at')
+      sentence: expect.stringContaining('Pressure it was taken at')
     });
   });
 });

@@ -1,5 +1,5 @@
 import type { FitOut } from '../engine';
-import { observations, type Observation } from '../procedure';
+import { type Observation, observations, type Valve } from '../procedure';
 import { saturationAtGauge, saturationPressure, saturationTemperature } from '../steam';
 import {
   absolute,
@@ -14,8 +14,9 @@ import {
   toSi,
   type UnitChoice
 } from '../units';
-import type { Bodies, Kind, Valve } from './entry';
 import { glassReading } from './fold';
+import type { Bodies, Kind } from './kinds';
+import { echo } from './say';
 import type { State } from './state';
 
 /** The quick line: a whole observation typed or dictated in one go, such as `65 1/2 coal`. Its grammar is in docs/quick-line.md. */
@@ -286,39 +287,8 @@ export function quickLine(text: string, around: Around): QuickLine {
       }
     });
   entries.push(...draft.others);
-  return { entries, echo: entries.map((e) => echo(e, around)), asks: asks(draft, around) };
+  return { entries, echo: entries.map((e) => echo(e, around.units)), asks: asks(draft, around) };
 }
-
-const echo = (e: Understood, { units }: Around): string => {
-  if (e.kind === 'reading') {
-    const { pressure, glass, temperature, tank } = e.body;
-    return [
-      pressure !== undefined && printText(pressure, 'pressure', units),
-      glass !== undefined && (isLevel(glass) ? `${printGlass(glass)} of the glass` : printGlass(glass)),
-      temperature !== undefined && printText(temperature, 'temperature', units),
-      tank !== undefined && `tank ${printGlass(tank)}`
-    ]
-      .filter(Boolean)
-      .join(' · ');
-  }
-  if (e.kind === 'fire')
-    return e.body.act === 'fuel on'
-      ? `a round of ${e.body.fuel}${e.body.amount ? `, ${printText(e.body.amount, 'mass', units)}` : ''}`
-      : e.body.act === 'light'
-        ? 'fire lit'
-        : `fire: ${e.body.act}`;
-  if (e.kind === 'feed') return `${e.body.feed} ${e.body.on ? `on, water to ${e.body.to}` : 'off'}`;
-  if (e.kind === 'valve')
-    return `${e.body.valve} ${e.body.open === 0 ? 'shut' : e.body.open === 1 ? 'open' : `${printGlass(e.body.open)} open`}`;
-  if (e.kind === 'lift')
-    return e.body.lifted !== undefined
-      ? `valve lifted at ${printText(e.body.lifted, 'pressure', units)}`
-      : `valve reseated at ${printText(e.body.reseated!, 'pressure', units)}`;
-  if (e.kind === 'observation') return observations[e.body.seen];
-  if (e.kind === 'fault') return `fault: ${e.body.text}`;
-  if (e.kind === 'note') return `note: ${e.body.text}`;
-  return e.kind === 'oil' ? e.body.what : e.kind;
-};
 
 /**
  * What is implausible for this engine, each as a question. A value is asked about, never refused: the operator was there.

@@ -1,7 +1,10 @@
 import type { FitOut } from '../engine';
-import type { Observation, Phase, Procedure, ThingKey } from '../procedure';
+import type { Observation, Phase, Procedure, ThingKey, Valve } from '../procedure';
 import type { Glass } from '../units';
-import type { Bodies, Forbids, Valve } from './entry';
+import type { Forbids } from './kinds/fault';
+import type { Lift } from './kinds/lift';
+import type { Override } from './kinds/override';
+import type { Sign } from './kinds/sign';
 
 /** Something that was read, with its age. */
 export interface Read<T> {
@@ -48,7 +51,7 @@ export interface State {
       }
     >
   >;
-  readonly lifts: readonly (Bodies['lift'] & { readonly at: string })[];
+  readonly lifts: readonly (Lift & { readonly at: string })[];
   readonly oiledAt?: string;
   readonly faults: readonly {
     readonly id: string;
@@ -57,8 +60,8 @@ export interface State {
     readonly at: string;
     readonly by: string;
   }[];
-  readonly override?: { readonly reason: string; readonly of: readonly string[]; readonly by: string; readonly at: string };
-  readonly signatures: readonly (Bodies['sign'] & { readonly at: string; readonly by: string })[];
+  readonly override?: Readonly<Override> & { readonly by: string; readonly at: string };
+  readonly signatures: readonly (Sign & { readonly at: string; readonly by: string })[];
   readonly endedAt?: string;
 }
 

@@ -19,26 +19,18 @@ export interface Summary {
 const seconds = (from: string | undefined, to: string | undefined) =>
   from && to && to > from ? (Date.parse(to) - Date.parse(from)) / 1000 : null;
 
-const live = ({ entries, struck }: Log) => entries.filter((e) => !struck.has(e.id));
-
-/** When the match was first put to it, by a fire entry or by the step that lights. */
-export const litAt = (log: Log): string | undefined =>
-  live(log).find(
-    (e) =>
-      (e.kind === 'fire' && e.body.act === 'light') ||
-      (e.kind === 'tick' && e.body.outcome === 'done' && log.context.procedure.steps.find((s) => s.key === e.body.step)?.act === 'light')
-  )?.at;
+/** When the match was first put to it. */
+export const litAt = ({ events }: Pick<Log, 'events'>): string | undefined => events.find((e) => e.is === 'fire' && e.act === 'light')?.at;
 
 /** When the pressure was first logged at 95 % of working pressure or more, with the fire lit. */
 export const upAt = (log: Log): string | undefined => {
   const lit = litAt(log);
   const near = log.context.fitOut.workingPressure * 0.95;
-  return live(log).find((e) => e.kind === 'reading' && (e.body.pressure ?? 0) >= near && (!lit || e.at > lit))?.at;
+  return log.events.find((e) => e.is === 'reading' && (e.pressure ?? 0) >= near && (!lit || e.at > lit))?.at;
 };
 
 export function summarise(log: Log): Summary {
   const { state, context } = log;
-  const kept = live(log);
   const lit = litAt(log);
   const ticks = Object.values(state.steps);
   return {
@@ -47,10 +39,10 @@ export function summarise(log: Log): Summary {
     highest: state.highest?.value ?? null,
     fuel: state.fire.fuel,
     rounds: state.fire.rounds,
-    readings: kept.filter((e) => e.kind === 'reading').length,
+    readings: log.entries.filter((e) => e.kind === 'reading' && !log.struck.has(e.id)).length,
     faults: state.faults.length,
     skipped: ticks.filter((t) => t.outcome === 'skipped').length,
     missed: context.procedure.steps.length - ticks.length,
-    entries: kept.length
+    entries: log.entries.length - log.struck.size
   };
 }

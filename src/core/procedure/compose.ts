@@ -35,6 +35,7 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
           : (rule.evidence ?? 'tick'),
     opens: of(rule.opens ?? [], fitOut),
     closes: of(rule.closes ?? [], fitOut),
+    sets: of(rule.sets ?? [], fitOut),
     ...(rule.act ? { act: rule.act } : {}),
     ...(rule.sees ? { sees: rule.sees } : {}),
     ...(rule.proves ? { proves: rule.proves(fitOut) } : {}),
@@ -42,6 +43,7 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
     ...(rule.flammable ? { flammable: true } : {}),
     ...(rule.away ? { away: true } : {}),
     must: rule.must ?? false,
+    ...(rule.ends ? { ends: true } : {}),
     minutes: rule.minutes,
     who: rule.who ?? 'keeper',
     materials: of(rule.materials ?? [], fitOut)

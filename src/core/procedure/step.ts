@@ -1,6 +1,7 @@
 import type { FitOut } from '../engine';
 import type { Observation } from './observations';
 import type { Act, ThingKey } from './things';
+import type { Valve } from './valves';
 
 /** The eight phases, always in this order. */
 export const phases = ['Look over', 'Fill and oil', 'Light up', 'Raise', 'Prove', 'Run', 'Shut down', 'Put away'] as const;
@@ -15,7 +16,29 @@ export type Gate =
   | { readonly kind: 'fire out' };
 
 /** What shows that a step was done, beyond the word of whoever did it. */
-export type Evidence = 'tick' | 'glass reading' | 'pressure reading' | 'lift' | 'count' | 'initials';
+export const evidences = ['tick', 'glass reading', 'pressure reading', 'temperature reading', 'lift', 'count', 'initials'] as const;
+export type Evidence = (typeof evidences)[number];
+
+/**
+ * What a step leaves set when it has been done. A tick tells which way something stands, not how far: what was said outright
+ * stands (a blower logged at a quarter is not opened to a half by the step that asks for it).
+ */
+export type Setting =
+  | {
+      readonly valve: Valve;
+      /** 0 shut to 1 fully open. */
+      readonly open: number;
+      /** Opened for a moment, and left like this. */
+      readonly then?: number;
+      /** Turned down to it when it stands further open. */
+      readonly down?: true;
+    }
+  /** A round of fuel was put on. */
+  | { readonly fuel: string }
+  /** Where a pump that turns with the engine sends its water. */
+  | { readonly feed: string; readonly to: 'boiler' | 'tank' }
+  /** Share of the tanks, 0 to 1. */
+  | { readonly tank: number };
 
 /** A step of one engine's procedure, as stored with the steaming: plain data. */
 export interface Step {
@@ -31,6 +54,8 @@ export interface Step {
   readonly evidence: Evidence;
   readonly opens: readonly ThingKey[];
   readonly closes: readonly ThingKey[];
+  /** How it leaves valves, feeds, fire and tanks. */
+  readonly sets: readonly Setting[];
   /** What this step sets going: refused while an open thing forbids it. */
   readonly act?: Act;
   /** Ticking it records this as seen. */
@@ -45,6 +70,8 @@ export interface Step {
   readonly away?: boolean;
   /** A step whose evidence is too important to skip. */
   readonly must: boolean;
+  /** Belongs to the end of the running: not before it. */
+  readonly ends?: boolean;
   readonly minutes: number;
   readonly who: 'keeper' | 'helper' | 'either';
   readonly materials: readonly string[];
@@ -65,6 +92,7 @@ export interface StepRule {
   readonly evidence?: Evidence;
   readonly opens?: Of<readonly ThingKey[]>;
   readonly closes?: Of<readonly ThingKey[]>;
+  readonly sets?: Of<readonly Setting[]>;
   readonly act?: Act;
   readonly sees?: Observation;
   readonly proves?: (fitOut: FitOut) => readonly string[];
@@ -72,6 +100,7 @@ export interface StepRule {
   readonly flammable?: boolean;
   readonly away?: boolean;
   readonly must?: boolean;
+  readonly ends?: boolean;
   readonly minutes: number;
   readonly who?: Step['who'];
   readonly materials?: Of<readonly string[]>;

@@ -1,3 +1,5 @@
+import type { Valve } from './valves';
+
 /** What a step sets going, that something left open may have to forbid. */
 export type Act = 'heat' | 'light' | 'admit steam' | 'move' | 'leave';
 
@@ -70,3 +72,7 @@ export const things = {
 
 export type ThingKey = keyof typeof things;
 export const thingKeys = Object.keys(things) as ThingKey[];
+
+/** Valves that, left open, must be accounted for: the valve and the thing are one. */
+export const valveThings: Partial<Record<Valve, ThingKey>> = { drains: 'drains', vent: 'vent', fan: 'fan' };
+export const thingValves: Partial<Record<ThingKey, Valve>> = { drains: 'drains', vent: 'vent', fan: 'fan' };

@@ -20,6 +20,8 @@ export function evidenceLacking(step: Step, state: State, now: number): string |
         : 'No step goes on while water is not seen in the glass.';
     case 'pressure reading':
       return young(state.pressure?.at, now) ? undefined : 'Log the pressure first: touch the scale where the needle stands.';
+    case 'temperature reading':
+      return young(state.temperature?.at, now) ? undefined : 'Log the temperature first: type it with its unit in the quick line, as 12c.';
     case 'lift':
       return state.lifts.some((l) => l.lifted !== undefined) ? undefined : 'Log the lift first, with the pressure at which it opened.';
     default:

@@ -13,7 +13,7 @@
   let element: HTMLElement;
   let chart = $state<Awaited<ReturnType<typeof import('./trend').draw>>>();
   let failed = $state(false);
-  const some = $derived(log.entries.some((e) => e.kind === 'reading' && !log.struck.has(e.id)) || (footing?.fan.length ?? 0) > 0);
+  const some = $derived(log.events.some((e) => e.is === 'reading') || (footing?.fan.length ?? 0) > 0);
 
   onMount(() => {
     let ended = false;

@@ -1,4 +1,4 @@
-import type { Entry, Log } from '$core/log';
+import { laneOf, lanes, type Log } from '$core/log';
 import { fromSi, isLevel, type UnitChoice } from '$core/units';
 import { CustomChart, LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
@@ -7,14 +7,6 @@ import type { Footing } from '../../workers/jobs';
 import { SVGRenderer } from 'echarts/renderers';
 
 echarts.use([CustomChart, LineChart, ScatterChart, GridComponent, MarkLineComponent, TooltipComponent, SVGRenderer]);
-
-/** Events that are marked under the curve, each on its own line. */
-const lanes = [
-  { word: 'fuel', is: (e: Entry) => e.kind === 'fire' && e.body.act === 'fuel on' },
-  { word: 'feed', is: (e: Entry) => e.kind === 'feed' && e.body.on },
-  { word: 'lift', is: (e: Entry) => e.kind === 'lift' || (e.kind === 'observation' && e.body.seen === 'blowing off') },
-  { word: 'fault', is: (e: Entry) => e.kind === 'fault' }
-] as const;
 
 /** Colours of the theme in force, from the page's own properties. */
 const colours = (element: Element) => {
@@ -25,17 +17,18 @@ const colours = (element: Element) => {
 
 /** The trend as a chart's option: pressure above, the glass under it, events as ticks below. */
 function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof colours>, height: number, footing?: Footing) {
-  const live = log.entries.filter((e) => !log.struck.has(e.id));
-  const { fitOut } = log.context;
+  const { events, context } = log;
+  const { fitOut } = context;
   const p = (pascal: number) => Math.round(fromSi(pascal, 'pressure', units.pressure) * 10) / 10;
-  const pressures = live.flatMap((e) => (e.kind === 'reading' && e.body.pressure !== undefined ? [[e.at, p(e.body.pressure)]] : []));
-  const glasses = live.flatMap((e) =>
-    e.kind === 'reading' && e.body.glass !== undefined && e.body.glassNumber !== 2
-      ? [[e.at, isLevel(e.body.glass) ? e.body.glass : e.body.glass === 'top nut' ? 1 : 0]]
+  const pressures = events.flatMap((e) => (e.is === 'reading' && e.pressure !== undefined ? [[e.at, p(e.pressure)]] : []));
+  const glasses = events.flatMap((e) =>
+    e.is === 'reading' && e.glass !== undefined && e.glassNumber !== 2
+      ? [[e.at, isLevel(e.glass) ? e.glass : e.glass === 'top nut' ? 1 : 0]]
       : []
   );
-  const shown = lanes.filter(({ is }) => live.some(is));
-  const ticks = shown.flatMap(({ is }, lane) => live.filter(is).map((e) => [e.at, lane]));
+  const marked = events.flatMap((e) => (laneOf(e) ? [{ at: e.at, lane: laneOf(e)! }] : []));
+  const shown = lanes.filter((lane) => marked.some((m) => m.lane === lane));
+  const ticks = marked.map((m) => [m.at, shown.indexOf(m.lane)]);
   const start = log.state.fire.litAt ?? log.state.began ?? new Date(now).toISOString();
   const from = Math.min(Date.parse(start), ...(pressures[0] ? [Date.parse(pressures[0][0] as string)] : []));
   const end = log.state.endedAt ? Date.parse(log.state.endedAt) : now;
@@ -52,12 +45,12 @@ function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof c
   const label = { color: c.ink2, fontFamily: 'Barlow Semi Condensed', fontSize: 13 };
   const hasGlass = fitOut.glasses.length > 0;
   // From the bottom: the time axis, one line an event lane, the glass, and all the rest for pressure.
-  const events = 24 + shown.length * 16;
+  const below = 24 + shown.length * 16;
   const glassTall = hasGlass ? Math.max(44, height * 0.17) : 0;
   const side = { left: 40, right: 10 };
   const grids = [
-    { ...side, top: 10, bottom: events + (hasGlass ? glassTall + 34 : 14) },
-    { ...side, height: glassTall, bottom: events + 14 },
+    { ...side, top: 10, bottom: below + (hasGlass ? glassTall + 34 : 14) },
+    { ...side, height: glassTall, bottom: below + 14 },
     { ...side, height: shown.length * 16, bottom: 24 }
   ];
   const time = (i: number, shown: boolean) => ({
@@ -105,7 +98,7 @@ function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof c
       {
         gridIndex: 2,
         type: 'category',
-        data: shown.map((l) => l.word),
+        data: shown,
         inverse: true,
         axisLabel: { ...label, fontSize: 12, interval: 0 },
         axisLine: { show: false },

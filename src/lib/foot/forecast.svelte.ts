@@ -1,27 +1,53 @@
-import type { Log } from '$core/log';
+import type { Entry, Log } from '$core/log';
 import type { DayPlan, Known } from '$core/plan';
 import type { Footing } from '../../workers/jobs';
-import { newest } from '../sums';
+import { ask } from '../sums';
 
-/** What the worker says of a steaming under way: asked again with every entry, and as time goes by. */
+/**
+ * What the worker says of a steaming under way. The worker follows the log: it is told what it has not had yet, and asked again
+ * with every entry and as time goes by.
+ */
 export class Forecast {
   footing = $state.raw<Footing>();
   #known: Pick<Known, 'fitOut' | 'fits' | 'offs'>;
   #plan: DayPlan | undefined;
-  // What could not be worked out is not shown: an old forecast must not stand for a new one.
-  #ask = newest(
-    'footing',
-    (footing) => (this.footing = footing),
-    () => (this.footing = undefined)
-  );
+  #id: string;
+  #log: Log | undefined;
+  /** Entries that the worker has: nothing on screen reads it. */
+  // eslint-disable-next-line svelte/prefer-svelte-reactivity
+  #told = new Set<string>();
+  #asking = false;
+  #again = false;
 
-  constructor({ known, plan }: { known: Pick<Known, 'fitOut' | 'fits' | 'offs'>; plan: DayPlan | null }) {
+  constructor({ id, known, plan }: { id: string; known: Pick<Known, 'fitOut' | 'fits' | 'offs'>; plan: DayPlan | null }) {
+    this.#id = id;
     this.#known = known;
     this.#plan = plan ?? undefined;
   }
 
-  look({ context, entries }: Log, now: number) {
-    this.#ask({ context, entries, known: this.#known, now, ...(this.#plan ? { plan: this.#plan } : {}) });
+  look(log: Log) {
+    this.#log = log;
+    if (this.#asking) this.#again = true;
+    else void this.#ask(log);
+  }
+
+  async #ask(log: Log) {
+    this.#asking = true;
+    try {
+      if (this.#told.size === 0)
+        await ask('follow', { id: this.#id, context: log.context, known: this.#known, ...(this.#plan ? { plan: this.#plan } : {}) });
+      const added: Entry[] = log.entries.filter((e) => !this.#told.has(e.id));
+      for (const e of added) this.#told.add(e.id);
+      this.footing = await ask('footing', { id: this.#id, added, now: Date.now() });
+    } catch {
+      // What could not be worked out is not shown: an old forecast must not stand for a new one. A worker that is new is told everything.
+      this.footing = undefined;
+      this.#told.clear();
+    }
+    this.#asking = false;
+    if (!this.#again) return;
+    this.#again = false;
+    void this.#ask(this.#log!);
   }
 
   /** About when a pressure will be reached, ms since 1970; undefined when it is not known. */

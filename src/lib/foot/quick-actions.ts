@@ -1,5 +1,6 @@
 import type { FitOut } from '$core/engine';
-import type { Bodies, Kind, State, Valve } from '$core/log';
+import type { Bodies, Kind, State } from '$core/log';
+import type { Valve } from '$core/procedure';
 import { printGlass, printText, type UnitChoice } from '$core/units';
 
 /** Something that is logged in one touch. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   // Edits any part of a document from its description. What cannot be read stays in the document as it was typed, so that
   // nothing is lost and the check names it.
-  import { expectation, type Field } from '$core/engine';
+  import { expectation, type Field } from '$core/form';
   import { chosenUnit, parseNumber, parseQuantity, print, type Quantity } from '$core/units';
   import { Button, Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { untrack } from 'svelte';

@@ -1,6 +1,8 @@
 <script lang="ts">
   // The fit-out as a form beside the drawing it describes: both follow every keystroke that makes sense.
-  import { checkFitOut, figures, fitOutField, type FitOut, type Problem } from '$core/engine';
+  import { figures, fitOutField, type FitOut } from '$core/engine';
+  import { checkFitOut } from '$core/engine/check';
+  import type { Problem } from '$core/form';
   import BoilerSection from '../draw/BoilerSection.svelte';
   import Figures from '../sheet/Figures.svelte';
   import FieldEditor from './FieldEditor.svelte';

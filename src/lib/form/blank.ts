@@ -1,4 +1,5 @@
-import { type Field, fitOutField, patterns } from '$core/engine';
+import { fitOutField, patterns } from '$core/engine';
+import type { Field } from '$core/form';
 
 /** A document of a field's shape to start from: the smallest that it takes, to be filled in. */
 export function blank(field: Field): unknown {

@@ -1,4 +1,5 @@
-import type { FitOut, Problem } from '$core/engine';
+import type { FitOut } from '$core/engine';
+import type { Problem } from '$core/form';
 
 /** Sends a fit-out to the server: the engine's id, or what is wrong and where. */
 export async function saveEngine(fitOut: FitOut, id?: string): Promise<{ id: string } | { problems: Problem[] }> {

@@ -58,6 +58,7 @@ export const fillAndOil: readonly StepRule[] = [
     what: 'Blow-down shut',
     how: 'Feel it against its seat, cap or plug on.',
     why: 'A fill that leaves by the bottom is found out at the top.',
+    sets: [{ valve: 'blow-down', open: 0 }],
     minutes: 1
   },
   {
@@ -155,6 +156,7 @@ export const fillAndOil: readonly StepRule[] = [
         'volume'
       )}. Log the litres. Cool water: an injector will not take it warm.`,
     why: 'The tank is how far you can go.',
+    sets: [{ tank: 1 }],
     minutes: 5,
     who: 'either'
   },
@@ -217,6 +219,7 @@ export const fillAndOil: readonly StepRule[] = [
     what: 'Regulator shut',
     how: 'Feel it against its stop.',
     why: 'An engine left in gear with a leaking regulator moves off by itself as pressure comes.',
+    sets: [{ valve: 'regulator', open: 0 }],
     minutes: 1,
     must: true
   },
@@ -266,6 +269,7 @@ export const fillAndOil: readonly StepRule[] = [
         : 'On this engine the bypass handle shut sends it to the tank, open sends it to the boiler.';
     },
     why: 'You choose when cold water goes in, not the wheels.',
+    sets: (f) => feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump').map((x) => ({ feed: x.name, to: 'tank' as const })),
     minutes: 1
   },
   {

@@ -33,7 +33,15 @@ export const lightUp: readonly StepRule[] = [
     opens: ['plug'],
     minutes: 1
   },
-  { key: 'damper-open', when: damper, what: 'Damper open', how: 'Fully.', why: 'Air under the grate is the fire.', minutes: 1 },
+  {
+    key: 'damper-open',
+    when: damper,
+    what: 'Damper open',
+    how: 'Fully.',
+    why: 'Air under the grate is the fire.',
+    sets: [{ valve: 'damper', open: 1 }],
+    minutes: 1
+  },
   {
     key: 'bed',
     when: solid,
@@ -117,6 +125,7 @@ export const lightUp: readonly StepRule[] = [
     why: 'A tenth at a time keeps the bed hot. A whole bed of cold coal at once puts out a small fire.',
     needs: ['alight'],
     gates: [{ kind: 'seen', what: 'start fuel alight' }],
+    sets: (f) => [{ fuel: f.fire.with === 'solid' && f.fire.fuel === 'charcoal' ? 'charcoal' : 'coal' }],
     minutes: 3,
     materials: ['coal', 'shovel']
   },
@@ -182,6 +191,7 @@ export const lightUp: readonly StepRule[] = [
     what: 'Log how warm the water was',
     how: 'From the boiler’s thermometer, or the water it was filled with: type 12c.',
     why: 'A raise that begins ten degrees warmer is a tenth shorter. Without it this engine’s times cannot be compared.',
+    evidence: 'temperature reading',
     chore: true,
     minutes: 1
   },

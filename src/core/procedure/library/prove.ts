@@ -82,6 +82,7 @@ export const prove: readonly StepRule[] = [
     how: 'Away from people’s ears.',
     why: 'You will need it before you need the brake.',
     gates: (f) => wp(f, 0.5),
+    sets: [{ valve: 'whistle', open: 1, then: 0 }],
     minutes: 1
   },
   {
@@ -126,6 +127,7 @@ export const prove: readonly StepRule[] = [
     needs: ['valve-lifts'],
     act: 'admit steam',
     sees: 'vapour',
+    sets: [{ valve: 'regulator', open: 0.1, then: 0 }],
     minutes: 6
   },
   {
@@ -137,6 +139,7 @@ export const prove: readonly StepRule[] = [
     caution: 'If it locks, stop. Do not force the flywheel.',
     act: 'admit steam',
     sees: 'vapour',
+    sets: [{ valve: 'regulator', open: 0.1, then: 0 }],
     minutes: 3
   },
   {

@@ -71,6 +71,7 @@ export const raise: readonly StepRule[] = [
     why: `Air shut in makes the gauge read ${p(psi(15))} to ${p(psi(20))} before there is steam. If the needle sags when you open it, that was air leaving.`,
     gates: (f) => at(Math.min(psi(18), f.workingPressure * 0.3)),
     chore: true,
+    sets: (f) => [{ valve: f.whistle ? 'whistle' : f.vent ? 'vent' : 'blower', open: 1, then: 0 }],
     minutes: 1
   },
   {
@@ -86,6 +87,7 @@ export const raise: readonly StepRule[] = [
     gates: (f) => at(changeover(f)),
     needs: ['match'],
     closes: ['fan'],
+    sets: [{ valve: 'blower', open: 0.5 }],
     minutes: 2,
     materials: ['gloves']
   },
@@ -97,6 +99,7 @@ export const raise: readonly StepRule[] = [
     why: 'The engine can draw its own fire now.',
     gates: (f) => at(changeover(f)),
     closes: ['hose'],
+    sets: [{ valve: 'blower', open: 0.5 }],
     minutes: 2
   },
   {
@@ -106,6 +109,7 @@ export const raise: readonly StepRule[] = [
     how: 'Just enough to see the smoke lift.',
     why: 'Natural draught has brought it so far; the blower brings it the rest.',
     gates: (f) => at(changeover(f)),
+    sets: [{ valve: 'blower', open: 0.25 }],
     minutes: 1
   },
   {
@@ -204,6 +208,10 @@ export const raise: readonly StepRule[] = [
     how: (f) => `From about ${p(f.workingPressure * 0.85)}: blower to a whisper${damper(f) ? ', damper half' : ''}.`,
     why: 'The fire goes on giving after you stop asking. Stop asking early.',
     gates: (f) => at(Math.round((f.workingPressure * 0.85) / psi(1)) * psi(1)),
+    sets: (f) => [
+      { valve: 'blower', open: 0.25, down: true },
+      ...(damper(f) ? [{ valve: 'damper' as const, open: 0.5, down: true as const }] : [])
+    ],
     minutes: 1
   },
   {

@@ -16,6 +16,7 @@ export const run: readonly StepRule[] = [
     closes: ['chocks', 'gear'],
     needs: ['fit-to-run'],
     act: 'move',
+    sets: [{ valve: 'regulator', open: 0.25 }],
     minutes: 2
   },
   {
@@ -26,6 +27,7 @@ export const run: readonly StepRule[] = [
     why: 'Cold metal first, load after.',
     needs: ['fit-to-run'],
     act: 'move',
+    sets: [{ valve: 'regulator', open: 0.25 }],
     minutes: 2
   },
   {
@@ -127,6 +129,7 @@ export const run: readonly StepRule[] = [
     what: 'Last fire: let it die with the running',
     how: 'Stop coaling so that the grate is nearly bare at the end. Keep enough to fill the glass.',
     why: 'Fire thrown away is fuel wasted; fire left over is an evening lost.',
+    ends: true,
     minutes: 10
   },
   {
@@ -138,6 +141,8 @@ export const run: readonly StepRule[] = [
       ...(wheels(f) ? (['chocks'] as const) : []),
       ...(f.cylinders.drains === 'none' || f.cylinders.drains === 'steam' ? [] : (['drains'] as const))
     ],
+    sets: [{ valve: 'regulator', open: 0 }],
+    ends: true,
     minutes: 2
   },
   {

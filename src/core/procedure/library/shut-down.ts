@@ -1,5 +1,5 @@
 import type { StepRule } from '../step';
-import { blowDownAt, drains, electric, gas, glass, lubricated, p, solid, spirit } from './fits';
+import { blowDownAt, damper, drains, electric, gas, glass, lubricated, p, solid, spirit } from './fits';
 
 /** Fire out, pressure away, on its own terms. */
 export const shutDown: readonly StepRule[] = [
@@ -66,6 +66,11 @@ export const shutDown: readonly StepRule[] = [
     what: 'Blower off, damper shut, door shut',
     how: 'No cold air through hot tubes.',
     why: 'Tube ends leak from being chilled, not from being old.',
+    sets: (f) => [
+      { valve: 'blower', open: 0 },
+      ...(damper(f) ? [{ valve: 'damper' as const, open: 0 }] : []),
+      { valve: 'fire door', open: 0 }
+    ],
     minutes: 1
   },
   {
@@ -85,6 +90,7 @@ export const shutDown: readonly StepRule[] = [
     caution: 'Scalding water travels further than you think. Look, call, then open.',
     gates: (f) => [{ kind: 'fire out' }, { kind: 'pressure falls', atMost: blowDownAt(f) }],
     needs: ['fire-drop', 'gas-off', 'mains-off'],
+    sets: [{ valve: 'blow-down', open: 0.5, then: 0 }],
     minutes: 8
   },
   {
@@ -94,6 +100,7 @@ export const shutDown: readonly StepRule[] = [
     how: 'To the hand before anything is opened.',
     why: 'Gentle on a riveted boiler. The other school blows down hot for the sludge.',
     gates: [{ kind: 'fire out' }],
+    sets: [{ valve: 'blow-down', open: 1 }],
     minutes: 5
   },
   {
@@ -112,6 +119,7 @@ export const shutDown: readonly StepRule[] = [
     how: (f) => (f.vent ? 'Vent open.' : f.whistle ? 'Whistle or blower valve open.' : 'Blower valve open.'),
     why: 'Steam that turns to water pulls: it draws water through clacks and oil into the boiler.',
     gates: [{ kind: 'pressure falls', atMost: 7000 }],
+    sets: (f) => [f.vent ? { valve: 'vent', open: 1 } : { valve: f.whistle ? 'whistle' : 'blower', open: 1, then: 0 }],
     minutes: 1
   },
   {
@@ -120,6 +128,7 @@ export const shutDown: readonly StepRule[] = [
     what: 'Cylinders drained',
     how: 'Drains open, turned by hand, both directions.',
     why: 'Water left in a cylinder is rust by Tuesday.',
+    sets: (f) => (f.cylinders.drains === 'steam' || f.cylinders.drains === 'steam isolated' ? [] : [{ valve: 'drains', open: 1 }]),
     minutes: 3
   }
 ];

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { checkFitOut, type FitOut, patterns, type Problem } from '$core/engine';
+  import { type FitOut, patterns } from '$core/engine';
+  import { checkFitOut } from '$core/engine/check';
+  import type { Problem } from '$core/form';
   import { printText } from '$core/units';
   import FitOutForm from '$lib/form/FitOutForm.svelte';
   import { saveEngine } from '$lib/form/save-engine';

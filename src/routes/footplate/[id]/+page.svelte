@@ -45,7 +45,7 @@
     untrack(() => data.now),
     1000
   );
-  const forecast = untrack(() => new Forecast({ known: data.known, plan: data.plan }));
+  const forecast = untrack(() => new Forecast({ id: data.id, known: data.known, plan: data.plan }));
   const fitOut = untrack(() => data.context.fitOut);
   const procedure = untrack(() => data.context.procedure);
 
@@ -193,7 +193,7 @@
   onMount(() => (live = true));
   $effect(() => {
     void halfMinute;
-    if (live) forecast.look(log, Date.now());
+    if (live) forecast.look(log);
   });
   // An alarm sounds until it is acted on: a newer entry from here, or the drill opened.
   const loud = $derived(alarms.find((a) => a.rank === 'act now')?.key);

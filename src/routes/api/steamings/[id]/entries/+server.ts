@@ -1,4 +1,5 @@
-import { checkEntry, type Entry } from '$core/log';
+import type { Entry } from '$core/log';
+import { checkEntry } from '$core/log/check';
 import { need, needId, notHere, readJson, refuse } from '$server/answer';
 import { allowed, type Member } from '$server/members';
 import { appendEntries, entriesAfter, steaming } from '$server/steamings';

@@ -1,16 +1,17 @@
-import Joi from 'joi';
-import { print, type Quantity, usualUnits } from '../units';
+import { type Glass, print, type Quantity, usualUnits } from '../units';
 
 /**
  * A description of one part of a document. The same description gives the TypeScript type (`Infer`), the validation
  * (`joiOf`) and, in the interface, the form that edits it.
  */
-export type Field =
+export type Field = (
   | { type: 'quantity'; label: string; quantity: Quantity; min: number; max: number; optional: boolean; help?: string }
   | { type: 'number'; label: string; min: number; max: number; whole: boolean; help?: string }
   | { type: 'choice'; label: string; options: Readonly<Record<string, string>>; help?: string }
   | { type: 'flag'; label: string; help?: string }
   | { type: 'text'; label: string; min: number; max: number; help?: string }
+  | { type: 'texts'; label: string; min: number; max: number; longest: number; help?: string }
+  | { type: 'glass'; label: string; help?: string }
   | Group
   | { type: 'list'; label: string; each: string; of: Group; min: number; max: number; help?: string }
   | {
@@ -20,13 +21,19 @@ export type Field =
       cases: Readonly<Record<string, Group>>;
       names: Readonly<Record<string, string>>;
       help?: string;
-    };
+    }
+) & { absent?: true };
 
 export interface Group {
   type: 'group';
   label: string;
   fields: Readonly<Record<string, Field>>;
   help?: string;
+  /** At least one of these is there. */
+  oneOf?: readonly string[];
+  /** A field that is there only together with another. */
+  together?: Readonly<Record<string, string>>;
+  absent?: true;
 }
 
 /** The TypeScript type of the document that a field describes. */
@@ -42,14 +49,25 @@ export type Infer<F> = F extends { type: 'quantity'; optional: infer O }
         ? boolean
         : F extends { type: 'text' }
           ? string
-          : F extends { type: 'group'; fields: infer G }
-            ? { -readonly [K in keyof G]: Infer<G[K]> }
-            : F extends { type: 'list'; of: infer G }
-              ? Infer<G>[]
-              : F extends { type: 'union'; by: infer B extends string; cases: infer C }
-                ? { [K in keyof C]: { [P in B]: K } & Infer<C[K]> }[keyof C]
-                : never;
+          : F extends { type: 'texts' }
+            ? string[]
+            : F extends { type: 'glass' }
+              ? Glass
+              : F extends { type: 'group'; fields: infer G }
+                ? Members<G>
+                : F extends { type: 'list'; of: infer G }
+                  ? Infer<G>[]
+                  : F extends { type: 'union'; by: infer B extends string; cases: infer C }
+                    ? { [K in keyof C]: { [P in B]: K } & Infer<C[K]> }[keyof C]
+                    : never;
 
+/** Fields that may be left out are keys that may be missing; a document without any is one plain object type. */
+type Members<G> = { -readonly [K in keyof G as G[K] extends { absent: true } ? never : K]: Infer<G[K]> } & {
+  -readonly [K in keyof G as G[K] extends { absent: true } ? K : never]?: Infer<G[K]>;
+};
+
+/** The same field, that may be left out altogether. */
+export const optional = <F extends object>(field: F) => ({ ...field, absent: true }) as F & { absent: true };
 export const quantity = <Q extends Quantity>(label: string, q: Q, min: number, max: number, help?: string) =>
   ({ type: 'quantity', label, quantity: q, min, max, optional: false, help }) as const;
 export const maybe = <F extends { optional: boolean }>(field: F) =>
@@ -62,8 +80,14 @@ export const choice = <O extends Record<string, string>>(label: string, options:
   ({ type: 'choice', label, options, help }) as const;
 export const flag = (label: string, help?: string) => ({ type: 'flag', label, help }) as const;
 export const text = (label: string, min: number, max: number, help?: string) => ({ type: 'text', label, min, max, help }) as const;
-export const group = <G extends Record<string, Field>>(label: string, fields: G, help?: string) =>
-  ({ type: 'group', label, fields, help }) as const;
+export const texts = (label: string, min: number, max: number, longest: number) => ({ type: 'texts', label, min, max, longest }) as const;
+/** A level as a fraction of the glass, or by name when it is at or out of its ends. */
+export const glass = (label: string) => ({ type: 'glass', label }) as const;
+/** One of a list of words that say what they mean. */
+export const oneWord = <const W extends string>(label: string, words: readonly W[]) =>
+  choice(label, Object.assign({}, ...words.map((w) => ({ [w]: w }))) as Record<W, string>);
+export const group = <G extends Record<string, Field>>(label: string, fields: G, more: Pick<Group, 'help' | 'oneOf' | 'together'> = {}) =>
+  ({ type: 'group', label, fields, ...more }) as const;
 export const list = <G extends Group>(label: string, each: string, of: G, min: number, max: number, help?: string) =>
   ({ type: 'list', label, each, of, min, max, help }) as const;
 export const union = <B extends string, C extends Record<string, Group>>(label: string, by: B, cases: C, help?: string) =>
@@ -90,54 +114,14 @@ export function expectation(field: Field): string {
       return `${field.label}: ${field.min === field.max ? field.min : `${field.min} to ${field.max}`} of these.`;
     case 'union':
       return `${field.label}: choose one of ${Object.values(field.names).join(', ')}.`;
+    case 'texts':
+      return `${field.label}: ${field.min} to ${field.max} sentences of at most ${field.longest} characters.`;
+    case 'glass':
+      return `${field.label}: give a fraction of the glass from 0 to 1, “bottom nut”, “top nut” or “not seen”.`;
     case 'group':
-      return `${field.label} is missing.`;
+      return field.oneOf ? `${field.label}: give at least one of ${field.oneOf.join(', ')}.` : `${field.label} is missing.`;
   }
 }
-
-/** The Joi schema of a field. Unknown keys are refused, so that a misspelt one is not lost in silence. */
-export function joiOf(field: Field): Joi.Schema {
-  switch (field.type) {
-    case 'quantity': {
-      // A hair of slack: 100 psi typed, stored in pascal and read back must not fall outside "up to 100 psi".
-      const slack = 1e-9 * Math.max(Math.abs(field.min), Math.abs(field.max));
-      const schema = Joi.number()
-        .min(field.min - slack)
-        .max(field.max + slack)
-        .unsafe()
-        .required();
-      return field.optional ? schema.allow(null) : schema;
-    }
-    case 'number':
-      return (field.whole ? Joi.number().integer() : Joi.number()).min(field.min).max(field.max).required();
-    case 'choice':
-      return Joi.string()
-        .valid(...Object.keys(field.options))
-        .required();
-    case 'flag':
-      return Joi.boolean().strict().required();
-    case 'text':
-      return field.min > 0
-        ? Joi.string().trim().min(field.min).max(field.max).required()
-        : Joi.string().trim().allow('').max(field.max).required();
-    case 'group':
-      return groupJoi(field);
-    case 'list':
-      // Optional items: a required item schema would ask for at least one.
-      return Joi.array().items(joiOf(field.of).optional()).min(field.min).max(field.max).required();
-    case 'union':
-      return Object.entries(field.cases).reduce<Joi.AlternativesSchema>(
-        (schema, [name, g]) =>
-          schema.conditional(Joi.object({ [field.by]: Joi.valid(name).required() }).unknown(), {
-            then: groupJoi(g, { [field.by]: Joi.string().required() })
-          }),
-        Joi.alternatives().required()
-      );
-  }
-}
-
-const groupJoi = (g: Group, more: Record<string, Joi.Schema> = {}) =>
-  Joi.object({ ...more, ...Object.fromEntries(Object.entries(g.fields).map(([key, f]) => [key, joiOf(f)])) }).required();
 
 /** The description that stands at a path of a document, or of the nearest one above it. */
 export function fieldAt(field: Field, path: readonly (string | number)[], document: unknown): Field {
@@ -157,16 +141,6 @@ export function fieldAt(field: Field, path: readonly (string | number)[], docume
       return field;
   }
 }
-
-/** What Joi found, each told in the sentence of the field it belongs to: what that field takes. */
-export const problemsOf = (root: Field, error: Joi.ValidationError, document: unknown): Problem[] =>
-  error.details.map(({ path, type }) => ({
-    path: path.join('.'),
-    sentence:
-      type === 'object.unknown'
-        ? `There is no “${path.at(-1)}” in ${fieldAt(root, path.slice(0, -1), document).label.toLowerCase()}: check its spelling or leave it out.`
-        : expectation(fieldAt(root, path, document))
-  }));
 
 /** What is wrong with a document, and where. */
 export interface Problem {

@@ -1,0 +1,160 @@
+import { feedEnthalpy, type Plant } from '../boiler';
+import { type Event, litAt, type Log } from '../log';
+import type { Heating } from './heating';
+import { airOut, blowerOn, copyRaise, fedIn, observe, type RaiseFilter, startRaise } from './raise';
+import { type Start, startOf } from './start';
+import type { Fed, Look } from './water';
+
+/** Share of working pressure at which a raise is over. */
+const up = 0.97;
+/** Events between marks that a late or struck entry is taken up again from. */
+const stride = 64;
+/** Temperature of the water in a tank, where nothing says otherwise, K. */
+export const tankWater = 288.15;
+
+/** What has been taken of a timeline so far. */
+interface Taken {
+  events: number;
+  /** The last event taken: the same object while nothing before it changed. */
+  last: Event | undefined;
+  reads: number;
+  looks: number;
+  readonly fed: Fed[];
+  readonly feeding: Map<string, number>;
+  filter: RaiseFilter | undefined;
+  /** Readings of the needle since the match. */
+  count: number;
+  blowing: boolean;
+  /** It has been at working pressure. */
+  raised: boolean;
+}
+
+/** A steaming followed event by event: what was taken once is not taken again. */
+export interface Following {
+  readonly plant: Plant;
+  readonly heating: Heating;
+  readonly day: { readonly water: number; readonly air: number } | undefined;
+  start: Start;
+  /** s since 1970, Pa at the gauge. */
+  readonly reads: { readonly at: number; readonly value: number }[];
+  readonly looks: Look[];
+  taken: Taken;
+  /** As it stood after so many events, oldest first. */
+  marks: Taken[];
+}
+
+const none = (): Taken => ({
+  events: 0,
+  last: undefined,
+  reads: 0,
+  looks: 0,
+  fed: [],
+  feeding: new Map(),
+  filter: undefined,
+  count: 0,
+  blowing: false,
+  raised: false
+});
+const copyOf = (t: Taken): Taken => ({
+  ...t,
+  fed: [...t.fed],
+  feeding: new Map(t.feeding),
+  filter: t.filter && copyRaise(t.filter)
+});
+
+export const following = (log: Log, plant: Plant, heating: Heating, day?: Following['day']): Following => ({
+  plant,
+  heating,
+  day,
+  start: startOf(log, plant, day),
+  reads: [],
+  looks: [],
+  taken: none(),
+  marks: []
+});
+
+const seconds = (at: string) => Date.parse(at) / 1000;
+
+/** Takes what is new in a log. An entry that came late or was struck is taken up again from the last mark before it. */
+export function follow(f: Following, log: Log): void {
+  const start = startOf(log, f.plant, f.day);
+  const sameStart = start.water === f.start.water && start.T === f.start.T && start.ambient === f.start.ambient;
+  const stands = (t: Taken) => t.events <= log.events.length && (t.events === 0 || log.events[t.events - 1] === t.last);
+  if (!sameStart) {
+    // The match was lit with something else than was thought: everything after it is another story.
+    f.start = start;
+    f.taken = none();
+    f.marks = [];
+  } else if (!stands(f.taken)) {
+    f.marks = f.marks.filter(stands);
+    f.taken = f.marks.length ? copyOf(f.marks.at(-1)!) : none();
+  }
+  f.reads.length = f.taken.reads;
+  f.looks.length = f.taken.looks;
+  const lit = litAt(log);
+  for (let i = f.taken.events; i < log.events.length; i++) {
+    take(f, log, log.events[i]!, lit);
+    f.taken.events = i + 1;
+    f.taken.last = log.events[i];
+    f.taken.reads = f.reads.length;
+    f.taken.looks = f.looks.length;
+    if ((i + 1) % stride === 0 && (f.marks.at(-1)?.events ?? 0) < i + 1) f.marks.push(copyOf(f.taken));
+  }
+}
+
+function take(f: Following, { context: { fitOut } }: Log, e: Event, lit: string | undefined): void {
+  const t = f.taken;
+  const at = seconds(e.at);
+  if (lit && !t.filter && e.at >= lit)
+    t.filter = startRaise({
+      plant: f.plant,
+      heating: f.heating,
+      water: f.start.water,
+      T: f.start.T,
+      TSpread: f.start.read ? 1.5 : 4,
+      ambient: f.start.ambient,
+      litAt: seconds(lit)
+    });
+  const filter = t.filter && at > t.filter.litAt && !t.raised ? t.filter : undefined;
+  if (e.is === 'reading') {
+    const { pressure, glass, temperature } = e;
+    if (pressure !== undefined) {
+      f.reads.push({ at, value: pressure });
+      if (filter) {
+        observe(filter, at, { kind: 'pressure', value: pressure });
+        t.count++;
+        if (pressure >= up * fitOut.workingPressure) t.raised = true;
+      }
+    } else if (filter && temperature !== undefined && at > filter.litAt + 900 && temperature < 480)
+      observe(filter, at, { kind: 'temperature', value: temperature });
+    if (typeof glass === 'number' && (e.glassNumber ?? 1) === 1) f.looks.push({ at, glass, gauge: pressure ?? e.glassAt ?? 0 });
+  } else if (e.is === 'seen' && filter) {
+    if (e.seen === 'glass moving') observe(filter, at, { kind: 'boils' });
+    if (['feather', 'simmer', 'whistle note'].includes(e.seen))
+      observe(filter, at, { kind: 'about', value: fitOut.workingPressure * (e.seen === 'whistle note' ? 0.6 : 0.97) });
+  } else if (e.is === 'valve' && filter) {
+    const on = e.open > 0.05;
+    if (e.valve === 'blower' && on !== t.blowing) {
+      t.blowing = on;
+      blowerOn(filter, at, on);
+    }
+    if ((e.valve === 'whistle' || e.valve === 'vent') && on) airOut(filter, at);
+  } else if (e.is === 'feed') {
+    const from = t.feeding.get(e.feed);
+    if (e.on && e.to !== 'tank') {
+      if (from === undefined) t.feeding.set(e.feed, at);
+    } else if (from !== undefined) {
+      const rate = f.plant.feeds.find((x) => x.name === e.feed)?.rate ?? 0;
+      const kg = e.volume === undefined ? rate * (at - from) : e.volume * 1000;
+      t.fed.push({ from, to: at, rate: kg / Math.max(1, at - from) });
+      t.feeding.delete(e.feed);
+      if (filter) fedIn(filter, at, kg, feedEnthalpy(tankWater));
+    }
+  }
+}
+
+/** Feeds as spans, s since 1970, those that are on among them. */
+export const fedOf = ({ plant, taken }: Following): Fed[] => [
+  ...taken.fed,
+  ...[...taken.feeding].map(([name, from]): Fed => ({ from, rate: plant.feeds.find((x) => x.name === name)?.rate ?? 0 }))
+];

@@ -1,0 +1,158 @@
+import { type Observation, type Setting, type Step, type ThingKey, thingValves, type Valve, valveThings } from '../procedure';
+import type { Fault, Feed, Fire, Lift, Oil, Reading } from './kinds/bodies';
+import type { State } from './state';
+
+/**
+ * THE timeline: what happened to the engine, whoever told it and however. A valve that was logged and a step that says it is
+ * open are the same event. Forecast, learning, watch, trend, record and plan read these and not the log.
+ */
+export type Happening =
+  | ({ readonly is: 'reading' } & Reading)
+  | ({ readonly is: 'fire' } & Fire)
+  | ({ readonly is: 'feed' } & Feed)
+  | { readonly is: 'proven'; readonly feed: string }
+  | { readonly is: 'valve'; readonly valve: Valve; readonly open: number }
+  | { readonly is: 'seen'; readonly seen: Observation }
+  | { readonly is: 'thing'; readonly thing: ThingKey; readonly open: boolean }
+  | ({ readonly is: 'lift' } & Lift)
+  | ({ readonly is: 'oil' } & Oil)
+  | ({ readonly is: 'fault' } & Fault);
+
+export type Event = Happening & {
+  /** ISO 8601, UTC: when it was told. */
+  readonly at: string;
+  /** The entry that told it. */
+  readonly entry: string;
+  readonly by: string;
+};
+export type EventOf<I extends Happening['is']> = Extract<Event, { is: I }>;
+
+/** Something told again by a tick within this long was told outright before: it is not a second time, ms. */
+const again = 10 * 60_000;
+
+/** A valve that must be accounted for is also a thing that stands open. */
+export const valveSet = (valve: Valve, open: number): Happening[] => {
+  const thing = valveThings[valve];
+  return [{ is: 'valve', valve, open }, ...(thing ? [{ is: 'thing', thing, open: open > 0 } as const] : [])];
+};
+export const thingSet = (thing: ThingKey, open: boolean): Happening[] => {
+  const valve = thingValves[thing];
+  return [{ is: 'thing', thing, open }, ...(valve ? [{ is: 'valve', valve, open: open ? 1 : 0 } as const] : [])];
+};
+/** A fire seen to be out is out. */
+export const seen = (what: Observation): Happening[] => [
+  { is: 'seen', seen: what },
+  ...(what === 'fire out' ? [{ is: 'fire', act: 'out' } as const] : [])
+];
+
+/** What one setting of a step makes happen, given how things stand. */
+function settingSet(setting: Setting, state: State, at: string): Happening[] {
+  if ('fuel' in setting) {
+    const fed = state.fire.fuelAt;
+    return fed && Date.parse(at) - Date.parse(fed) < again ? [] : [{ is: 'fire', act: 'fuel on', fuel: setting.fuel }];
+  }
+  if ('feed' in setting)
+    return state.feeds[setting.feed]?.to === setting.to
+      ? []
+      : [{ is: 'feed', feed: setting.feed, on: setting.to === 'boiler', to: setting.to }];
+  if ('tank' in setting) return [{ is: 'reading', tank: setting.tank }];
+  const { valve, open, then, down } = setting;
+  if (then !== undefined) return [...valveSet(valve, open), ...valveSet(valve, then)];
+  const stands = state.valves[valve]?.open;
+  const same = stands !== undefined && stands > 0 === open > 0 && !(down && stands > open);
+  return same ? [] : valveSet(valve, open);
+}
+
+/** What a step that was done makes happen: closed before opened, then what it sets, proves, sees and sets going. */
+export function stepDone(step: Step, state: State, at: string): Happening[] {
+  const told = (what: Observation) => {
+    const before = state.seen[what];
+    return before !== undefined && Date.parse(at) - Date.parse(before) < again;
+  };
+  return [
+    ...step.closes.flatMap((thing) => (state.open[thing] || thingValves[thing] ? thingSet(thing, false) : [])),
+    ...step.opens.flatMap((thing) => (state.open[thing] && !step.closes.includes(thing) ? [] : thingSet(thing, true))),
+    // A steaming begun before steps said what they set has none of it to tell.
+    ...(step.sets ?? []).flatMap((setting) => settingSet(setting, state, at)),
+    ...(step.proves ?? []).map((feed): Happening => ({ is: 'proven', feed })),
+    ...(step.sees && !told(step.sees) ? seen(step.sees) : []),
+    ...(step.act === 'light' ? [{ is: 'fire', act: 'light' } as const] : [])
+  ];
+}
+
+type Happen<I extends Happening['is']> = (state: State, event: EventOf<I>) => State;
+
+const opened = (open: State['open'], thing: ThingKey, { at, by }: Event): State['open'] =>
+  open[thing] ? open : { ...open, [thing]: { since: at, by } };
+function closed(open: State['open'], thing: ThingKey): State['open'] {
+  if (!open[thing]) return open;
+  const { [thing]: _, ...rest } = open;
+  return rest;
+}
+
+/** What each event does to the state. */
+const happen: { [I in Happening['is']]: Happen<I> } = {
+  reading: (state, { pressure, glass, glassNumber, glassAt, temperature, tank, at }) => ({
+    ...state,
+    ...(pressure === undefined
+      ? {}
+      : {
+          pressure: { value: pressure, at },
+          ...(state.highest && state.highest.value >= pressure ? {} : { highest: { value: pressure, at } })
+        }),
+    ...(glass === undefined ? {} : { [glassNumber === 2 ? 'secondGlass' : 'glass']: { value: glass, at, pressure: glassAt ?? null } }),
+    ...(temperature === undefined ? {} : { temperature: { value: temperature, at } }),
+    ...(tank === undefined ? {} : { tank: { value: tank, at } })
+  }),
+  fire: (state, event) => {
+    const { act, amount, at } = event;
+    const { fire, open } = state;
+    // Lighting starts the clock that everything after it is counted from; a relight starts it again.
+    if (act === 'light') return { ...state, fire: { ...fire, litAt: at, outAt: undefined }, open: opened(open, 'fire', event) };
+    if (act === 'drop' || act === 'out')
+      return { ...state, fire: { ...fire, outAt: at }, open: closed(open, 'fire'), seen: { ...state.seen, 'fire out': at } };
+    if (act === 'fuel on') return { ...state, fire: { ...fire, fuelAt: at, rounds: fire.rounds + 1, fuel: fire.fuel + (amount ?? 0) } };
+    return state;
+  },
+  feed: (state, { feed, on, to, volume, proven, at }) => {
+    const before = state.feeds[feed];
+    const where = to ?? before?.to;
+    return {
+      ...state,
+      fed: state.fed + (volume ?? 0),
+      feeds: {
+        ...state.feeds,
+        [feed]: { on, ...(where ? { to: where } : {}), since: at, proven: (before?.proven ?? false) || (proven ?? false) }
+      }
+    };
+  },
+  /** A feed that was seen to work today; one that has not run yet is proven standing off. */
+  proven: (state, { feed, at }) => ({
+    ...state,
+    feeds: { ...state.feeds, [feed]: { ...(state.feeds[feed] ?? { on: false, since: at }), proven: true } }
+  }),
+  valve: (state, { valve, open, at }) => ({ ...state, valves: { ...state.valves, [valve]: { open, at } } }),
+  seen: (state, { seen, at }) => ({ ...state, seen: { ...state.seen, [seen]: at } }),
+  thing: (state, event) => ({ ...state, open: event.open ? opened(state.open, event.thing, event) : closed(state.open, event.thing) }),
+  lift: (state, { valve, lifted, reseated, at }) => ({
+    ...state,
+    lifts: [...state.lifts, { valve, ...(lifted === undefined ? {} : { lifted }), ...(reseated === undefined ? {} : { reseated }), at }]
+  }),
+  oil: (state, { at }) => ({ ...state, oiledAt: at }),
+  fault: (state, { entry, text, forbids, at, by }) => ({ ...state, faults: [...state.faults, { id: entry, text, forbids, at, by }] })
+};
+
+export const happens = (state: State, event: Event): State => (happen[event.is] as Happen<Happening['is']>)(state, event as never);
+
+/** The lane of a trend or a record in which an event is marked. */
+export const lanes = ['fuel', 'feed', 'lift', 'fault'] as const;
+export const laneOf = (e: Happening): (typeof lanes)[number] | undefined =>
+  e.is === 'fire' && e.act === 'fuel on'
+    ? 'fuel'
+    : e.is === 'feed' && e.on
+      ? 'feed'
+      : e.is === 'lift' || (e.is === 'seen' && e.seen === 'blowing off')
+        ? 'lift'
+        : e.is === 'fault'
+          ? 'fault'
+          : undefined;

@@ -1,0 +1,67 @@
+import { type Fault, fault } from './fault';
+import { type Feed, feed } from './feed';
+import { type Fire, fire } from './fire';
+import { type Handover, handover } from './handover';
+import type { KindOf } from './kind';
+import { type Lift, lift } from './lift';
+import { type Note, note } from './note';
+import { observation, type ObservationBody } from './observation';
+import { type Oil, oil } from './oil';
+import { type Override, override } from './override';
+import { phase, type PhaseBody } from './phase';
+import { type Reading, reading } from './reading';
+import { type Sign, sign } from './sign';
+import { type Strike, strike } from './strike';
+import { type Test, test } from './test';
+import { thing, type ThingBody } from './thing';
+import { type Tick, tick } from './tick';
+import { valve, type ValveBody } from './valve';
+
+/** What each kind of entry carries. SI throughout; pressures in Pa at the gauge. A body holds what was seen or done, never what follows. */
+export interface Bodies {
+  reading: Reading;
+  fire: Fire;
+  feed: Feed;
+  valve: ValveBody;
+  tick: Tick;
+  oil: Oil;
+  lift: Lift;
+  test: Test;
+  observation: ObservationBody;
+  thing: ThingBody;
+  fault: Fault;
+  note: Note;
+  handover: Handover;
+  phase: PhaseBody;
+  override: Override;
+  sign: Sign;
+  strike: Strike;
+}
+export type Kind = keyof Bodies;
+
+/** Every kind, one file each. */
+export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
+  reading,
+  fire,
+  feed,
+  valve,
+  tick,
+  oil,
+  lift,
+  test,
+  observation,
+  thing,
+  fault,
+  note,
+  handover,
+  phase,
+  override,
+  sign,
+  strike
+};
+export const kindNames = Object.keys(kinds) as Kind[];
+/** A kind by name, as one of many. */
+export const kindOf = (kind: Kind): KindOf<never> => kinds[kind] as KindOf<never>;
+
+export { type Forbids, forbids } from './fault';
+export type { KindOf, Made, Saying } from './kind';

@@ -1,0 +1,25 @@
+import type { FitOut } from '../engine';
+import { type Rung, upcast } from '../form';
+import { compose } from './compose';
+import { libraryVersion } from './library';
+import type { Procedure, Step } from './step';
+
+const ladder: readonly Rung<FitOut>[] = [
+  {
+    // Steps did not say what they set: the library's own settings, by key, for this engine.
+    from: '2026.11',
+    to: '2026.12',
+    up: (document, fitOut) => {
+      const today = new Map(compose(fitOut).steps.map((s) => [s.key, s]));
+      const steps = document.steps as readonly Step[];
+      return {
+        ...document,
+        steps: steps.map((s) => ({ ...s, sets: today.get(s.key)?.sets ?? [], ...(today.get(s.key)?.ends ? { ends: true } : {}) }))
+      };
+    }
+  }
+];
+
+/** A procedure as it was stored or exported, in today's terms. Its steps, words and gates stay those it was run with. */
+export const procedureOf = (document: unknown, fitOut: FitOut): Procedure =>
+  upcast(document, { at: 'library', today: libraryVersion, ladder, given: fitOut });
