@@ -3,13 +3,13 @@ import { chance } from '../src/core/chance';
 import type { FitOut } from '../src/core/engine';
 import { drop } from '../src/core/firing';
 import { needleSpread } from '../src/core/forecast';
-import { add, type Bodies, type Context, type Entry, fold, glassReading, type Kind, type Log } from '../src/core/log';
+import { add, type Bodies, type Context, type Entry, fold, glassReading, type Kind, type Log, standing } from '../src/core/log';
 import { timeOrderedId } from '../src/core/log/id';
 import { compose, type Step } from '../src/core/procedure';
 import { startingSum } from '../src/core/plan';
 import { waterVolume } from '../src/core/steam';
 import { psi } from '../src/core/units';
-import { due, evidenceLacking, glance, inSteam } from '../src/core/watch';
+import { due, glance, inSteam } from '../src/core/watch';
 import { oddly } from './raised';
 
 /** What a day's steaming was like. */
@@ -171,7 +171,7 @@ export function tell(fitOut: FitOut, day: Day): Log {
   }
 
   function evidence(step: Step) {
-    const lacks = () => evidenceLacking(step, log.state, now);
+    const lacks = () => standing(step, log.state, context.procedure, now).is === 'lacking';
     if (lacks() && step.evidence === 'glass reading') look();
     if (lacks() && step.evidence === 'pressure reading') write('reading', { pressure: needle() });
     if (lacks() && step.evidence === 'temperature reading') write('reading', { temperature: Math.round(begun) });

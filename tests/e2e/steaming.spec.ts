@@ -15,6 +15,7 @@ async function doNow(page: Page) {
   const gate = (await now.locator('.gate').first().innerText()).replace(/\u2009/g, ' ');
   const pressure = Number(/(?:opens at|fallen to) (\d+)/.exec(gate)?.[1]);
   if (/Log the glass/.test(gate)) return pointAt(page, '.readings .glass', 0.55);
+  if (/Log the temperature/.test(gate)) return line('12c');
   if (/Log the pressure/.test(gate)) return pointAt(page, '.readings .scale', 0.1);
   if (/Log the lift/.test(gate)) {
     await now.getByRole('button', { name: 'Log the lift' }).click();

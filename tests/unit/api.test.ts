@@ -49,7 +49,7 @@ describe.skipIf(!url)('the API', () => {
     expect(answer.status).toBe(200);
     expect(answer.body).toMatchObject({
       stored: 2,
-      refused: [{ index: 1, id: bad.id, field: 'entries.1.body.text', sentence: expect.stringContaining('body.text') }]
+      refused: [{ index: 1, id: bad.id, field: 'entries.1.body.text', sentence: expect.stringContaining('What is noted') }]
     });
   });
 
@@ -57,8 +57,8 @@ describe.skipIf(!url)('the API', () => {
     ['not JSON', '{"id": ', 400, 'body', /line 1/],
     ['nothing', {}, 400, 'id', /missing/],
     ['an unknown kind', { kind: 'explosion' }, 400, 'kind', /not one of/],
-    ['a pressure in words', { kind: 'reading', body: { pressure: 'lots' } }, 400, 'body.pressure', /number/],
-    ['a skip without a reason', { kind: 'tick', body: { step: 'match', outcome: 'skipped' } }, 400, 'body.reason', /missing/],
+    ['a pressure in words', { kind: 'reading', body: { pressure: 'lots' } }, 400, 'body.pressure', /Pressure: give a pressure between/],
+    ['a skip without a reason', { kind: 'tick', body: { step: 'match', outcome: 'skipped' } }, 400, 'body.reason', /Why it was skipped: write 1 to 300/],
     ['an override', { kind: 'override', body: { reason: 'x', of: ['y'] } }, 400, 'kind', /started/],
     ['too many', { entries: Array.from({ length: 501 }, () => 0) }, 413, 'entries', /500/],
     ['too long', JSON.stringify({ text: 'x'.repeat(2.2 * 1024 * 1024) }), 413, 'body', /2 MB/]
@@ -68,6 +68,32 @@ describe.skipIf(!url)('the API', () => {
     expect(answer.status).toBe(status);
     expect(answer.body.field).toBe(field);
     expect(answer.body.sentence).toMatch(sentence);
+  });
+
+  it('a tick of now meets the rule that the button meets; one that comes late is taken, and marked', async () => {
+    const tick = (step: string, ago = 0) => ({
+      ...note('x', { at: new Date(Date.now() - ago).toISOString() }),
+      kind: 'tick',
+      body: { step, outcome: 'done' }
+    });
+    const refused = await owner.post(entries(), tick('fill'));
+    expect(refused.status).toBe(400);
+    expect(refused.body).toMatchObject({ field: 'body.step', stored: 0, sentence: expect.stringContaining('Log the glass first') });
+    expect((await owner.post(entries(), { ...tick('match'), body: { step: 'match', outcome: 'skipped', reason: 'no' } })).body.sentence).toContain(
+      'not one to skip'
+    );
+    const late = await owner.post(entries(), tick('fill', 3 * 60_000));
+    expect(late.body).toMatchObject({ stored: 1, refused: [] });
+    // With what it asks for in the same delivery it is taken, whatever else is refused beside it.
+    const glass = { ...note('x'), kind: 'reading', body: { glass: 0.4, glassAt: null } };
+    const mixed = await owner.post(entries(), { entries: [glass, tick('water-and-valves'), tick('papers'), tick('nonsense')] });
+    expect(mixed.body).toMatchObject({
+      stored: 2,
+      refused: [
+        { index: 1, sentence: expect.stringContaining('first:') },
+        { index: 3, sentence: expect.stringContaining('no step') }
+      ]
+    });
   });
 
   it('what is not there, or another club’s, is not there', async () => {

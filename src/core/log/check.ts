@@ -49,7 +49,7 @@ export function checkEntry(document: unknown): { entry: Omit<Entry, 'by'> & { by
     if (problem)
       return {
         field: problem.path ? `body.${problem.path}` : 'body',
-        sentence: `The entry’s ${kind} is not complete. ${problem.sentence}`
+        sentence: `The entry’s ${kind} cannot be taken as it is. ${problem.sentence}`
       };
   }
   return { field, sentence: `The entry’s ${field} ${readable[detail.type] ?? detail.message.replace(/^".*?" /, '')}.` };

@@ -6,5 +6,6 @@ export * from './fold';
 export * from './quick-line';
 export { type Bodies, type Forbids, forbids, type Kind, kindNames, kinds } from './kinds';
 export * from './say';
+export * from './standing';
 export type * from './state';
 export { litAt, type Summary, summarise, upAt } from './summary';

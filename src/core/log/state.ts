@@ -48,6 +48,8 @@ export interface State {
         readonly by: string;
         readonly reason?: string;
         readonly initials?: string;
+        /** Why the log did not bear it out when it was told: it came late, or by a way that did not ask. */
+        readonly against?: string;
       }
     >
   >;

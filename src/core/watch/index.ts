@@ -1,4 +1,3 @@
 export * from './drills';
 export * from './due';
 export * from './warnings';
-export * from './evidence';

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { tell } from '../../../demo/story';
 import { type FitOut, patterns } from '../engine';
-import { add, type Bodies, type Context, type Entry, fold, type Kind } from '../log';
+import { add, type Bodies, type Context, type Entry, fold, type Kind, standing, tickRefused, waitsFor } from '../log';
 import { compose } from '../procedure';
 import { psi } from '../units';
-import { drills, due, evidenceLacking, glance, lowWater, nextGlance, standing, waitsFor, warnings } from '.';
+import { drills, due, glance, lowWater, nextGlance, warnings } from '.';
 
 const fitOut = (name: string): FitOut => patterns.find((p) => p.fitOut.name === name)!.fitOut;
 const t0 = Date.parse('2026-06-13T10:00:00.000Z');
@@ -212,8 +212,11 @@ describe('gates and what is due', () => {
   });
 
   it('evidence is a young reading with water in it, a lift, or nothing', () => {
-    const need = (made: Made[], key: string, minute: number) =>
-      evidenceLacking(step(key), steaming('Little Bittern', made).state, at(minute));
+    /** The step by itself: nothing else is in its way. */
+    const need = (made: Made[], key: string, minute: number) => {
+      const s = standing({ ...step(key), needs: [], gates: [] }, steaming('Little Bittern', made).state, procedure, at(minute));
+      return s.is === 'lacking' ? s.lacks : undefined;
+    };
     expect(need([], 'fill', 0)).toContain('Log the glass');
     expect(need([glass(0, 0.4)], 'fill', 1)).toBeUndefined();
     expect(need([glass(0, 0.4)], 'fill', 6)).toContain('Log the glass');
@@ -222,6 +225,38 @@ describe('gates and what is due', () => {
     expect(need([[0, 'lift', { valve: 1, reseated: psi(86) }]], 'valve-lifts', 1)).toContain('Log the lift');
     expect(need([[0, 'lift', { valve: 1, lifted: psi(90) }]], 'valve-lifts', 1)).toBeUndefined();
     expect(need([], 'papers', 1)).toBeUndefined();
+    expect(need([], 'start-temperature', 1)).toContain('Log the temperature');
+    expect(need([[0, 'reading', { temperature: 285 }]], 'start-temperature', 1)).toBeUndefined();
+  });
+
+  it('a tick meets one rule however it is made: its evidence, its gate, its order, and whether it may be skipped at all', () => {
+    const tick = (made: Made[], body: Bodies['tick'], minute = 1) =>
+      tickRefused(body, steaming('Little Bittern', made).state, procedure, at(minute));
+    const done = (key: string): Bodies['tick'] => ({ step: key, outcome: 'done' });
+    const skipped = (key: string): Bodies['tick'] => ({ step: key, outcome: 'skipped', reason: 'no need' });
+    expect(tick([], done('fill'))).toContain('Log the glass');
+    expect(tick([glass(0, 0.4)], done('fill'))).toBeUndefined();
+    expect(tick([glass(0, 0.4)], done('match'))).toMatch(/^Not yet\. first: /);
+    expect(tick([lit], done('changeover'))).toMatch(/first: Light it/);
+    expect(tick([lit, [0, 'tick', done('match')]], done('changeover'))).toMatch(/^Not yet: opens at/);
+    expect(tick([], skipped('match'))).toContain('not one to skip');
+    expect(tick([], skipped('plug-out'))).toContain('not one to skip');
+    expect(tick([], skipped('papers'))).toBeUndefined();
+    expect(tick([[0, 'tick', done('papers')]], done('papers'))).toContain('done already');
+    // Skipped, it may be done after all; done, it is not skipped.
+    expect(tick([[0, 'tick', skipped('papers')]], done('papers'))).toBeUndefined();
+    expect(tick([[0, 'tick', done('papers')]], skipped('papers'))).toContain('done already');
+    expect(tick([], done('fly'))).toContain('no step');
+  });
+
+  it('a tick that the log does not bear out is kept, and marked with what it lacked', () => {
+    const { steps } = steaming('Little Bittern', [
+      [0, 'tick', { step: 'fill', outcome: 'done' }],
+      glass(1, 0.4),
+      [2, 'tick', { step: 'valves-fitted', outcome: 'done' }]
+    ]).state;
+    expect(steps.fill).toMatchObject({ outcome: 'done', against: expect.stringContaining('Log the glass') });
+    expect(steps['valves-fitted']).not.toHaveProperty('against');
   });
 });
 

@@ -68,6 +68,7 @@
   aria-valuenow={shown !== undefined && isLevel(shown) ? shown : 0}
   aria-valuetext={shown === undefined ? 'not read yet' : printGlass(shown)}
   {...pointing.on}
+  {@attach pointing.hold}
 >
   <svg {width} {height} aria-hidden="true">
     {#if shown !== undefined && isLevel(shown)}
@@ -120,7 +121,7 @@
     position: relative;
     height: 100%;
     min-height: 200px;
-    touch-action: none;
+    touch-action: pan-y;
     user-select: none;
   }
   .live {

@@ -80,6 +80,7 @@
   aria-valuenow={shown === undefined ? 0 : Math.round(fromSi(shown, 'pressure', unit) * 10) / 10}
   aria-valuetext={shown === undefined ? 'not read yet' : printText(shown, 'pressure', unitChoice())}
   {...pointing.on}
+  {@attach pointing.hold}
 >
   <svg {width} {height} aria-hidden="true">
     {#each ticks as tick (tick)}
@@ -107,7 +108,7 @@
     position: relative;
     height: 100%;
     min-height: 200px;
-    touch-action: none;
+    touch-action: pan-y;
     user-select: none;
   }
   .live {

@@ -10,10 +10,20 @@ export interface Instrument<T> {
   drafted: (value: T | undefined) => void;
 }
 
-/** Pointing at a drawing: a draft follows the finger or the arrow keys, letting go or Enter logs it, Escape leaves it. */
+/** A finger that has rested this long points, ms; one that moves before it swipes. */
+const rest = 120;
+/** How far a finger may slip and still be at rest, px. */
+const slip = 8;
+
+/**
+ * Pointing at a drawing: a draft follows the finger or the arrow keys, letting go or Enter logs it, Escape leaves it. A finger
+ * points by a tap or by resting; one that moves along before it has rested is scrolling the page, and logs nothing.
+ */
 export class Pointing<T> {
   draft = $state.raw<T>();
   #of: Instrument<T>;
+  /** A finger that is down and has not yet shown what it wants. */
+  #waiting: { x: number; y: number; timer: ReturnType<typeof setTimeout> } | undefined;
 
   constructor(instrument: Instrument<T>) {
     this.#of = instrument;
@@ -29,19 +39,59 @@ export class Pointing<T> {
     this.#set(undefined);
     this.#of.pick()?.(picked);
   }
+  #leave() {
+    clearTimeout(this.#waiting?.timer);
+    this.#waiting = undefined;
+  }
+
+  /** While it points, the page under the finger stays where it is. The browser asks this at each move of a touch. */
+  readonly hold = (element: Element) => {
+    const still = (event: Event) => this.draft !== undefined && event.cancelable && event.preventDefault();
+    element.addEventListener('touchmove', still, { passive: false });
+    return () => element.removeEventListener('touchmove', still);
+  };
 
   /** Everything that the drawing's element listens to. */
   readonly on = {
     onpointerdown: (event: PointerEvent) => {
       if (!this.#of.pick()) return;
-      (event.currentTarget as Element).setPointerCapture(event.pointerId);
-      this.#set(this.#of.at(event));
+      const element = event.currentTarget as Element;
+      const point = () => {
+        this.#leave();
+        element.setPointerCapture(event.pointerId);
+        this.#set(this.#of.at(event));
+      };
+      this.#leave();
+      if (event.pointerType !== 'touch') point();
+      else {
+        // Where it stands is worked out now: the event forgets its element.
+        const value = this.#of.at(event);
+        this.#waiting = {
+          x: event.clientX,
+          y: event.clientY,
+          timer: setTimeout(() => {
+            this.#leave();
+            this.#set(value);
+          }, rest)
+        };
+      }
     },
     onpointermove: (event: PointerEvent) => {
+      const w = this.#waiting;
+      if (w && Math.hypot(event.clientX - w.x, event.clientY - w.y) > slip) this.#leave();
       if (this.draft !== undefined && event.buttons > 0) this.#set(this.#of.at(event));
     },
-    onpointerup: () => this.#log(),
-    onpointercancel: () => this.#set(undefined),
+    onpointerup: (event: PointerEvent) => {
+      if (this.#waiting) {
+        this.#leave();
+        this.#set(this.#of.at(event));
+      }
+      this.#log();
+    },
+    onpointercancel: () => {
+      this.#leave();
+      this.#set(undefined);
+    },
     onblur: () => this.#set(undefined),
     onkeydown: (event: KeyboardEvent) => {
       if (!this.#of.pick()) return;

@@ -1,8 +1,7 @@
 <script lang="ts">
   // The whole procedure by phase: what is done, skipped, open, waiting or missed; any step can be brought to NOW.
-  import type { Log } from '$core/log';
+  import { type Log, standing, type Standing } from '$core/log';
   import { phases, type Phase } from '$core/procedure';
-  import { standing, type Standing } from '$core/watch';
   import { printMarks } from '$core/units';
   import { Modal } from 'carbon-components-svelte';
   import { unitChoice } from '../sheet/unit-choice';
@@ -26,11 +25,13 @@
         return s.waits.join('; ');
       case 'blocked':
         return s.because.join('; ');
+      case 'lacking':
+        return s.lacks;
       case 'open':
         return 'open';
     }
   };
-  const mark = { done: '✓', skipped: '–', open: '○', waiting: '…', blocked: '×' } as const;
+  const mark = { done: '✓', skipped: '–', open: '○', lacking: '○', waiting: '…', blocked: '×' } as const;
   const text = (t: string) => printMarks(t, unitChoice());
   /** The procedure opens where the work is. */
   const bringHere = (element: Element) => void setTimeout(() => element.scrollIntoView({ block: 'start' }), 50);
@@ -51,10 +52,12 @@
           <ul>
             {#each here as step (step.key)}
               {@const s = standing(step, log.state, log.context.procedure, now)}
-              <li class={s.is}>
+              <li class={s.is} class:against={log.state.steps[step.key]?.against !== undefined}>
                 <button disabled={s.is === 'done'} onclick={() => onchoose(step.key)}
                   ><span class="mark" aria-hidden="true">{mark[s.is]}</span><span>{text(step.what)}</span><span class="second"
-                    >{text(words(s))}</span
+                    >{text(words(s))}{#if log.state.steps[step.key]?.against}. ▲ The log did not bear it out: {text(
+                        log.state.steps[step.key]!.against!
+                      )}{/if}</span
                   ></button
                 >
               </li>

@@ -1,15 +1,14 @@
 <script lang="ts">
   // The one thing to do: what, how, what opened it, and on request why. Done takes one touch, skipping a reason.
-  import type { State } from '$core/log';
-  import { evidenceLacking, type Placed } from '$core/watch';
+  import { isDue } from '$core/log';
+  import type { Placed } from '$core/watch';
   import { mark, printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
 
   let {
     placed,
-    state: now_,
-    now,
+    refusal,
     chosen = false,
     at,
     ondone,
@@ -18,8 +17,8 @@
     onback
   }: {
     placed: Placed;
-    state: State;
-    now: number;
+    /** Why it could not be called done just now. */
+    refusal?: string | undefined;
     chosen?: boolean;
     /** About when a pressure will be reached, ms since 1970. */
     at?: (pressure: number) => number | undefined;
@@ -30,7 +29,7 @@
   } = $props();
   const step = $derived(placed.step);
   const standing = $derived(placed.standing);
-  const lacking = $derived(standing.is === 'open' ? evidenceLacking(step, now_, now) : undefined);
+  const lacking = $derived(standing.is === 'lacking' ? standing.lacks : undefined);
   const text = (t: string) => printMarks(t, unitChoice());
   const opened = $derived(step.gates.flatMap((g) => (g.kind === 'pressure' ? [mark(g.atLeast, 'pressure')] : []))[0]);
   const gate = $derived(step.gates.find((g) => g.kind === 'pressure'));
@@ -49,7 +48,7 @@
   });
 </script>
 
-<article class="now" class:shut={standing.is !== 'open'}>
+<article class="now" class:shut={!isDue(standing)}>
   <h2>{text(step.what)}</h2>
   <p class="how">{text(step.how)}</p>
   {#if step.caution}<p class="caution">▲ {text(step.caution)}</p>{/if}
@@ -61,6 +60,7 @@
     </ul>
   {/if}
   {#if lacking}<p class="gate">{lacking}</p>{/if}
+  {#if refusal}<p class="strip caution" role="alert">▲ {text(refusal)}</p>{/if}
   {#if skipping}
     <form
       class="skip-form"
@@ -85,7 +85,7 @@
     {#if lacking && step.evidence === 'lift' && onlift}
       <button class="plain done" onclick={onlift}>Log the lift</button>
     {:else}
-      <button class="plain go done" disabled={standing.is !== 'open' || lacking !== undefined} onclick={ondone}>Done</button>
+      <button class="plain go done" disabled={standing.is !== 'open'} onclick={ondone}>Done</button>
     {/if}
     <div class="row between">
       <button class="quiet" aria-expanded={why} onclick={() => (why = !why)}>Why</button>

@@ -4,21 +4,38 @@
   import { quickLine, type State, type Understood } from '$core/log';
   import { unitChoice } from '../sheet/unit-choice';
 
-  let { fitOut, state: state_, onlog }: { fitOut: FitOut; state: State; onlog: (entries: readonly Understood[]) => void } = $props();
+  let {
+    fitOut,
+    state: state_,
+    due,
+    onlog,
+    ondone
+  }: {
+    fitOut: FitOut;
+    state: State;
+    /** The step at NOW, that “done” at the end of a line calls done. */
+    due?: string | undefined;
+    onlog: (entries: readonly Understood[]) => void;
+    ondone: () => void;
+  } = $props();
   let text = $state('');
   let sure = $state(false);
-  const heard = $derived(quickLine(text, { fitOut, state: state_, units: unitChoice(), now: Date.now() }));
+  const finish = /(^|[\s,])done\s*$/i;
+  const finishes = $derived(finish.test(text));
+  const heard = $derived(quickLine(text.replace(finish, ''), { fitOut, state: state_, units: unitChoice(), now: Date.now() }));
   const asked = $derived(heard.asks.length > 0 && !sure);
 
   function submit(event: SubmitEvent) {
     event.preventDefault();
-    if (heard.problem || heard.entries.length === 0) return;
+    if (heard.problem || (heard.entries.length === 0 && !finishes)) return;
     // The first Enter on an implausible value asks; the second says that it is right.
     if (asked) {
       sure = true;
       return;
     }
-    onlog(heard.entries);
+    if (heard.entries.length) onlog(heard.entries);
+    // The step is asked about with what has just been logged.
+    if (finishes) ondone();
     text = '';
     sure = false;
   }
@@ -40,7 +57,9 @@
   <p id="quick-echo" role="status" class:problem={heard.problem} class:asks={heard.asks.length > 0}>
     {#if heard.problem}{heard.problem}
     {:else if heard.asks.length}{heard.asks.join(' ')} <strong>{sure ? 'Enter again logs it as typed.' : 'Enter to confirm.'}</strong>
-    {:else if heard.echo.length}<span>{heard.echo.join(' · ')}</span><span class="figure">Enter</span>
+    {:else if heard.echo.length || finishes}<span
+        >{[...heard.echo, ...(finishes ? [due ? `done: ${due}` : 'nothing is due to be called done'] : [])].join(' · ')}</span
+      ><span class="figure">Enter</span>
     {:else}<span class="second">Say it in one line</span><span class="second">/</span>{/if}
   </p>
 </form>

@@ -1,9 +1,8 @@
 <script lang="ts">
   // The end: nothing left burning, what is still open said out loud, and a keeper's signature.
-  import type { State } from '$core/log';
+  import { forbidden, type State } from '$core/log';
   import { things, type Step } from '$core/procedure';
   import { printMarks } from '$core/units';
-  import { forbidden } from '$core/watch';
   import { Modal, TextArea, TextInput } from 'carbon-components-svelte';
   import { unitChoice } from '../sheet/unit-choice';
 

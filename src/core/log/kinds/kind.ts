@@ -25,6 +25,8 @@ export interface KindOf<Body> {
   readonly tells?: (body: Body, state: State, made: Made, context: Context) => readonly Happening[];
   /** What it does to the steaming itself: its phase, its keeper, its steps. */
   readonly does?: (state: State, body: Body, made: Made, context: Context) => State;
+  /** Somebody's own words: given back as they were written, not as a sentence of ours. */
+  readonly verbatim?: true;
   /** As a line of the log. */
   readonly says: (body: Body, saying: Saying) => string;
   /** As the quick line gives back what it understood; as it is said when left out. */

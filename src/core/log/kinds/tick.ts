@@ -1,6 +1,7 @@
 import { group, type Infer, optional, text, union } from '../../form';
 import { type Phase, phases } from '../../procedure';
 import { stepDone } from '../events';
+import { tickRefused } from '../standing';
 import type { Context, State } from '../state';
 import type { KindOf } from './kind';
 
@@ -25,17 +26,14 @@ export const tick: KindOf<Tick> = {
     const step = outcome === 'done' ? procedure.steps.find((s) => s.key === key) : undefined;
     return step ? stepDone(step, state, at) : [];
   },
-  does: (state, { step, outcome, reason, initials }, { at, by }, context) =>
-    context.procedure.steps.some((s) => s.key === step)
-      ? advance(
-          {
-            ...state,
-            steps: { ...state.steps, [step]: { outcome, at, by, ...(reason ? { reason } : {}), ...(initials ? { initials } : {}) } }
-          },
-          context,
-          at
-        )
-      : state,
+  does: (state, body, { at, by }, context) => {
+    const { step, outcome, reason, initials } = body;
+    if (!context.procedure.steps.some((s) => s.key === step)) return state;
+    // What was said was said, and is kept; what the log does not bear out is marked.
+    const against = tickRefused(body, state, context.procedure, Date.parse(at));
+    const told = { outcome, at, by, ...(reason ? { reason } : {}), ...(initials ? { initials } : {}), ...(against ? { against } : {}) };
+    return advance({ ...state, steps: { ...state.steps, [step]: told } }, context, at);
+  },
   says: ({ step, outcome, reason }, { procedure }) => {
     const what = procedure?.steps.find((s) => s.key === step)?.what ?? step;
     const why = reason ?? '';

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import type { Bodies, Kind } from '$core/log';
-  import { glassReading } from '$core/log';
+  import { glassReading, isDue, standing, tickRefused, unskipped } from '$core/log';
   import { type Phase, phases, type ThingKey } from '$core/procedure';
   import { type Glass, printMarks, printText } from '$core/units';
-  import { due, standing, warnings } from '$core/watch';
+  import { due, warnings } from '$core/watch';
   import Trend from '$lib/draw/Trend.svelte';
   import { actNow, once, stayAwake } from '$lib/foot/alarm';
   import Ahead from '$lib/foot/Ahead.svelte';
@@ -59,7 +59,10 @@
   let chosenKey = $state<string>();
   const chosen = $derived.by(() => {
     const step = procedure.steps.find((s) => s.key === chosenKey);
-    return step && !folded.steps[step.key] ? { step, standing: standing(step, folded, procedure, time.now) } : undefined;
+    // One that was skipped may be done after all.
+    return step && folded.steps[step.key]?.outcome !== 'done'
+      ? { step, standing: standing(step, unskipped(folded, step.key), procedure, time.now) }
+      : undefined;
   });
   // When every step waits, the nearest one is shown with what it waits for.
   const placed = $derived(chosen ?? plan.now ?? plan.next[0]);
@@ -80,15 +83,22 @@
       .slice(0, 4)
   );
 
-  function done() {
-    if (!placed || placed.standing.is !== 'open') return;
-    record('tick', { step: placed.step.key, outcome: 'done', ...(placed.step.evidence === 'initials' ? { initials } : {}) });
+  /** Why the last tick was not made: said until something else is. */
+  let refusal = $state<string>();
+  /** Button, key and quick line all come through here, and the server asks the same. */
+  function tick(body: Bodies['tick']) {
+    refusal = tickRefused(body, folded, procedure, Date.now());
+    if (refusal) return;
+    record('tick', body);
     chosenKey = undefined;
   }
-  function skip(reason: string) {
-    if (placed) record('tick', { step: placed.step.key, outcome: 'skipped', reason });
-    chosenKey = undefined;
-  }
+  const done = () =>
+    placed && tick({ step: placed.step.key, outcome: 'done', ...(placed.step.evidence === 'initials' ? { initials } : {}) });
+  const skip = (reason: string) => placed && tick({ step: placed.step.key, outcome: 'skipped', reason });
+  $effect(() => {
+    void log;
+    refusal = undefined;
+  });
   /** A reading by pointing. A pressure just logged is the one that the glass was taken at. */
   const pickGlass = (glass: Glass, which: number) =>
     record('reading', { ...glassReading(glass, folded), ...(which ? { glassNumber: 2 as const } : {}) });
@@ -238,8 +248,7 @@
       {:else if placed}
         <NowStep
           {placed}
-          state={folded}
-          now={time.now}
+          {refusal}
           chosen={chosen !== undefined}
           ondone={done}
           onskip={skip}
@@ -275,7 +284,15 @@
     </section>
 
     <section class="box pad log" aria-label="Log">
-      <div class="line"><QuickLine {fitOut} state={folded} onlog={(entries) => steaming.recordAll(entries)} /></div>
+      <div class="line">
+        <QuickLine
+          {fitOut}
+          state={folded}
+          due={placed && isDue(placed.standing) ? text(placed.step.what) : undefined}
+          onlog={(entries) => steaming.recordAll(entries)}
+          ondone={done}
+        />
+      </div>
       <div class="thumb">
         {#if steaming.undoable}
           <p class="undo" role="status"><span>Logged.</span><button class="plain" onclick={() => steaming.undo()}>Undo</button></p>

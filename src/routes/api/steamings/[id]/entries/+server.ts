@@ -52,10 +52,17 @@ export const POST = async ({ request, params, locals }) => {
       });
     else good.push((checked as { entry: Checked }).entry);
   });
-  const stored = good.length ? await appendEntries(member, needId(params.id), good as Omit<Entry, 'by'>[]) : { stored: 0, last: 0 };
-  if (!stored) return notHere('steaming');
+  const taken = good.length
+    ? await appendEntries(member, needId(params.id), good as Omit<Entry, 'by'>[])
+    : { stored: 0, last: 0, refused: [] };
+  if (!taken) return notHere('steaming');
+  const { refused: unproven, ...stored } = taken;
+  for (const { id, sentence } of unproven) {
+    const index = documents.findIndex((d) => (d as { id?: unknown } | null)?.id === id);
+    refused.push({ index, id, field: many ? `entries.${index}.body.step` : 'body.step', sentence });
+  }
   // Nothing could be stored: say so with the first reason, once it is certain that the steaming is there at all.
-  if (!good.length) {
+  if (refused.length === documents.length) {
     if (!(await steaming(member.club, needId(params.id)))) return notHere('steaming');
     return refuse(400, refused[0]!.field, refused[0]!.sentence, { stored: 0, refused });
   }

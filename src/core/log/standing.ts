@@ -1,0 +1,135 @@
+import { type Act, type Gate, observations, type Procedure, type Step, things } from '../procedure';
+import { isLevel, mark } from '../units';
+import type { Tick } from './kinds/tick';
+import type { State } from './state';
+
+/** MAY IT BE DONE? Asked by the button, the key, the quick line, the server and the fold alike. */
+
+/** Where one step stands, and if it cannot be called done, why. */
+export type Standing =
+  | { readonly is: 'done' | 'skipped'; readonly at: string; readonly by: string; readonly reason?: string }
+  | { readonly is: 'open' }
+  /** To be done now, but not to be called done before its evidence is in the log. */
+  | { readonly is: 'lacking'; readonly lacks: string }
+  /** Waits for a reading, something seen, or time. Opens by itself. */
+  | { readonly is: 'waiting'; readonly waits: readonly string[] }
+  /** Refused until something else has been done or closed. */
+  | { readonly is: 'blocked'; readonly because: readonly string[] };
+
+/**
+ * What a gate still waits for, in words; undefined when it is open.
+ * @param now ms since 1970
+ */
+export function waitsFor(gate: Gate, state: State, procedure: Procedure, now: number): string | undefined {
+  switch (gate.kind) {
+    case 'pressure':
+      return state.pressure && state.pressure.value >= gate.atLeast ? undefined : `opens at ${mark(gate.atLeast, 'pressure')}`;
+    case 'pressure falls':
+      return state.pressure && state.pressure.value > gate.atMost
+        ? `opens when it has fallen to ${mark(gate.atMost, 'pressure')}`
+        : undefined;
+    case 'seen':
+      return state.seen[gate.what] ? undefined : `opens when seen: ${observations[gate.what]}`;
+    case 'minutes': {
+      const done = state.steps[gate.after];
+      if (done?.outcome !== 'done')
+        return `opens ${gate.minutes} min after “${procedure.steps.find((s) => s.key === gate.after)?.what ?? gate.after}”`;
+      const left = Date.parse(done.at) + gate.minutes * 60_000 - now;
+      return left > 0 ? `opens in ${Math.ceil(left / 60_000)} min` : undefined;
+    }
+    case 'fire out':
+      return state.fire.litAt && !state.fire.outAt ? 'opens when the fire is seen to be out' : undefined;
+  }
+}
+
+/** What open things forbid an act now, in words. */
+export const forbidden = (act: Act, state: State): string[] =>
+  Object.keys(state.open).flatMap((key) => {
+    const forbids: Partial<Record<Act, string>> = things[key as keyof typeof things]?.forbids ?? {};
+    const why = forbids[act] ?? (act === 'light' ? forbids.heat : undefined);
+    return why ? [why] : [];
+  });
+
+/** A step that was skipped with a reason satisfies what follows it, unless it is one that may not be skipped. */
+const satisfiedBySkip = (key: string, state: State, procedure: Procedure) =>
+  state.steps[key]?.outcome === 'skipped' && !procedure.steps.find((s) => s.key === key)?.must;
+
+/** How old a reading may be and still stand as a step's evidence, ms. */
+const fresh = 5 * 60_000;
+const young = (at: string | undefined, now: number) => at !== undefined && now - Date.parse(at) <= fresh;
+
+/** What each kind of evidence still lacks, as an instruction; undefined when nothing is. */
+const evidence: Partial<Record<Step['evidence'], (state: State, now: number) => string | undefined>> = {
+  'glass reading': ({ glass }, now) =>
+    !glass || !young(glass.at, now)
+      ? 'Log the glass first: touch it where the water stands.'
+      : isLevel(glass.value) || glass.value === 'top nut'
+        ? undefined
+        : 'No step goes on while water is not seen in the glass.',
+  'pressure reading': ({ pressure }, now) =>
+    young(pressure?.at, now) ? undefined : 'Log the pressure first: touch the scale where the needle stands.',
+  'temperature reading': ({ temperature }, now) =>
+    young(temperature?.at, now) ? undefined : 'Log the temperature first: type it with its unit in the quick line, as 12c.',
+  lift: ({ lifts }) => (lifts.some((l) => l.lifted !== undefined) ? undefined : 'Log the lift first, with the pressure at which it opened.')
+};
+
+/**
+ * Where a step stands.
+ * @param now ms since 1970
+ */
+export function standing(step: Step, state: State, procedure: Procedure, now: number): Standing {
+  const done = state.steps[step.key];
+  if (done) return { is: done.outcome, at: done.at, by: done.by, ...(done.reason ? { reason: done.reason } : {}) };
+  const because = [
+    ...step.needs
+      .filter((key) => state.steps[key]?.outcome !== 'done' && !satisfiedBySkip(key, state, procedure))
+      .map((key) => `first: ${procedure.steps.find((s) => s.key === key)?.what ?? key}`),
+    // A step that closes a thing is not stopped by that thing being open.
+    ...(step.act
+      ? forbidden(step.act, state).filter((why) => !step.closes.some((c) => (Object.values(things[c].forbids) as string[]).includes(why)))
+      : [])
+  ];
+  if (because.length) return { is: 'blocked', because };
+  const waits = step.gates.map((gate) => waitsFor(gate, state, procedure, now)).filter((w) => w !== undefined);
+  if (waits.length) return { is: 'waiting', waits };
+  const lacks = evidence[step.evidence]?.(state, now);
+  return lacks ? { is: 'lacking', lacks } : { is: 'open' };
+}
+
+/** To be done now, whether or not its evidence is in the log already. */
+export const isDue = ({ is }: Standing): boolean => is === 'open' || is === 'lacking';
+
+/** Why a step cannot be called done, in one line; undefined when it can. */
+export function whyNot(s: Standing): string | undefined {
+  switch (s.is) {
+    case 'open':
+      return undefined;
+    case 'lacking':
+      return s.lacks;
+    case 'waiting':
+      return `Not yet: ${s.waits.join('; ')}.`;
+    case 'blocked':
+      return `Not yet. ${s.because.join(' ')}`;
+    default:
+      return `It is ${s.is} already, by ${s.by}.`;
+  }
+}
+
+/** As if a step had not been skipped: it may be done after all. */
+export function unskipped(state: State, key: string): State {
+  const { [key]: _, ...steps } = state.steps;
+  return { ...state, steps };
+}
+
+/**
+ * Why a tick may not be made; undefined when it may.
+ * @param state the log as it stood when it was made @param now when it was made, ms since 1970
+ */
+export function tickRefused({ step: key, outcome }: Tick, state: State, procedure: Procedure, now: number): string | undefined {
+  const step = procedure.steps.find((s) => s.key === key);
+  if (!step) return `This engine’s procedure has no step “${key}”.`;
+  const before = state.steps[key]?.outcome;
+  if (before === 'done') return 'It is done already: strike that entry first.';
+  if (outcome === 'done') return whyNot(standing(step, before ? unskipped(state, key) : state, procedure, now));
+  return step.must ? `“${step.what}” is not one to skip.` : undefined;
+}
