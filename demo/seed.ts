@@ -16,6 +16,8 @@ const url = process.env.JORAM_SEED_URL;
 if (!url) throw new Error('JORAM_SEED_URL is not set.');
 const sql = postgres(url, { max: 1, onnotice: () => {} });
 const dayMs = 86_400_000;
+/** The fen keeps the time of the machine that the demo runs on. */
+const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
 const now = Date.now();
 const luck = chance(20261125);
 const id = (at = now) => timeOrderedId(at, luck.bytes(10));
@@ -37,7 +39,7 @@ await sql.begin(async (tx) => {
   for (const person of demo.people) {
     if (!clubs.has(person.club)) {
       clubs.set(person.club, id());
-      await tx`insert into club (club_id, name, demo, created_at) values (${clubs.get(person.club)!}, ${person.club}, true, ${new Date(now + clubs.size)})`;
+      await tx`insert into club (club_id, name, zone, demo, created_at) values (${clubs.get(person.club)!}, ${person.club}, ${zone}, true, ${new Date(now + clubs.size)})`;
     }
     members.set(person.name, id());
     await tx`insert into member (club_id, member_id, sign_in, name, roles, secret) values (${clubs.get(person.club)!}, ${members.get(person.name)!}, ${person.signIn}, ${person.name}, ${person.roles}, ${secret})`;

@@ -5,6 +5,7 @@ export const load = ({ locals }) => {
   return {
     theme: locals.theme,
     now: Date.now(),
+    zone: member?.zone ?? 'UTC',
     member: member && {
       id: member.id,
       name: member.name,

@@ -2,10 +2,10 @@
   import { invalidateAll } from '$app/navigation';
   import { onMount, untrack } from 'svelte';
   import { ticking } from '$lib/sheet/clock.svelte';
-  import { plate, yardOrder } from '$lib/sheet/plate';
+  import { isBarred, plate, yardOrder } from '$lib/sheet/plate';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
-  import { day, daysLeft } from '$lib/sheet/when';
+  import { day } from '$lib/sheet/when';
 
   let { data } = $props();
   const time = ticking(
@@ -14,15 +14,13 @@
   );
   const steamOf = $derived(new Map(data.steam.map((s) => [s.engineId, s])));
   const lines = $derived([...data.lines].sort(yardOrder));
+  const used = $derived(lines.filter((l) => !l.retired));
   const groups = $derived([
-    { name: 'In steam', lines: lines.filter((l) => l.running) },
-    { name: 'Planned', lines: lines.filter((l) => !l.running && l.planned) },
-    { name: 'In the shed, by next paper', lines: lines.filter((l) => !l.running && !l.planned) }
+    { name: 'In steam', lines: used.filter((l) => l.running) },
+    { name: 'Planned', lines: used.filter((l) => !l.running && l.planned) },
+    { name: 'In the shed, by next paper', lines: used.filter((l) => !l.running && !l.planned) }
   ]);
-  const barred = $derived(
-    lines.filter((l) => l.openFaults.some((f) => f.forbids === 'steaming') || (l.papers[0] && daysLeft(l.papers[0].expires, time.now) < 0))
-      .length
-  );
+  const barred = $derived(used.filter((l) => isBarred(l, time.now)).length);
 
   // The board looks again by itself: an engine lit on somebody's phone shows here within the half minute.
   onMount(() => {
@@ -91,9 +89,20 @@
       </section>
     {/if}
   {/each}
+  {#if used.length < lines.length}
+    <details>
+      <summary class="label">Retired, {lines.length - used.length}</summary>
+      <p>
+        {#each lines.filter((l) => l.retired) as line, i (line.id)}{i ? ', ' : ''}<a href="/engines/{line.id}">{line.name}</a>{/each}
+      </p>
+    </details>
+  {/if}
 </div>
 
 <style>
+  details {
+    margin-top: 14px;
+  }
   .first {
     margin-top: 12px;
     max-width: 44rem;

@@ -2,7 +2,7 @@ import { hash, verify } from '@node-rs/argon2';
 import { createHash, randomBytes } from 'node:crypto';
 import Joi from 'joi';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
-import { usualUnits } from '$core/units';
+import { isZone, usualUnits } from '$core/units';
 import type { Member, Role } from './members';
 import { inClub, sql } from './sql';
 import { newId } from './uuid';
@@ -57,8 +57,8 @@ export async function sessionMember(token: string): Promise<{ member: Member; ha
   const hashed = digest(token);
   const [row] = await sql`select * from session_member(${hashed})`;
   if (!row) return undefined;
-  const { club_id: club, club_name: clubName, member_id: id, sign_in: signIn, demo, name, roles, settings } = row;
-  return { hash: hashed, member: { club, clubName, demo, id, name, signIn, roles, units: { ...usualUnits, ...settings.units } } };
+  const { club_id: club, club_name: clubName, member_id: id, sign_in: signIn, demo, name, roles, settings, zone } = row;
+  return { hash: hashed, member: { club, clubName, demo, zone, id, name, signIn, roles, units: { ...usualUnits, ...settings.units } } };
 }
 
 export const endSession = (member: Member, hashed: string) =>
@@ -85,14 +85,24 @@ const person = {
 };
 export const firstClubSchema = Joi.object({
   club: Joi.string().trim().min(1).max(120).required().messages({ '*': 'Give the club its name.' }),
+  // The zone of the browser that founds it; the club's owner changes it in Settings.
+  zone: Joi.string()
+    .custom((zone: string) => (isZone(zone) ? zone : 'UTC'))
+    .default('UTC'),
   ...person
 });
 export const joinSchema = Joi.object(person);
 
-export async function foundFirstClub(input: { club: string; name: string; signIn: string; password: string }): Promise<SignIn> {
+export async function foundFirstClub(input: {
+  club: string;
+  zone: string;
+  name: string;
+  signIn: string;
+  password: string;
+}): Promise<SignIn> {
   const [club, member] = [newId(), newId()];
   const [row] =
-    await sql`select found_first_club(${club}, ${input.club}, ${member}, ${input.signIn}, ${input.name}, ${await hash(input.password)}) as made`;
+    await sql`select found_first_club(${club}, ${input.club}, ${input.zone}, ${member}, ${input.signIn}, ${input.name}, ${await hash(input.password)}) as made`;
   return row!.made ? openSession(club, member) : { problem: 'There is a club here already: ask its owner for an invitation.', status: 400 };
 }
 

@@ -12,6 +12,7 @@ export interface EngineRow {
   name: string;
   fitOut: FitOut;
   version: number;
+  retiredAt: Date | null;
 }
 
 export interface Paper {
@@ -29,7 +30,7 @@ export const engine = (club: string, id: string): Promise<EngineRow | undefined>
       (
         await tx<
           EngineRow[]
-        >`select engine_id as id, name, fit_out as "fitOut", version from engine where club_id = ${club} and engine_id = ${id}`
+        >`select engine_id as id, name, fit_out as "fitOut", version, retired_at as "retiredAt" from engine where club_id = ${club} and engine_id = ${id}`
       ).map((row) => ({ ...row, fitOut: fitOutOf(row.fitOut) }))[0]
   );
 
@@ -62,6 +63,17 @@ export const papersOf = (club: string, id: string) =>
       tx<
         Paper[]
       >`select paper_id as id, kind, number, issued, expires from paper where club_id = ${club} and engine_id = ${id} order by expires limit 100`
+  );
+
+/** Takes an engine out of use, or brings it back. One that is in steam is not retired. */
+export const retire = (club: string, id: string, retired: boolean): Promise<boolean> =>
+  inClub(
+    club,
+    async (tx) =>
+      (
+        await tx`update engine e set retired_at = ${retired ? tx`now()` : null} where club_id = ${club} and engine_id = ${id}
+          and not exists (select from steaming s where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is null)`
+      ).count > 0
   );
 
 export const paperSchema = Joi.object({
@@ -104,6 +116,7 @@ export interface YardLine {
     late: number | null;
   } | null;
   last: { id: string; endedAt: string } | null;
+  retired: boolean;
 }
 
 /** Every engine with what the Yard says of it: one query. */
@@ -111,7 +124,7 @@ export const yard = (club: string) =>
   inClub(
     club,
     (tx) => tx<YardLine[]>`
-    select e.engine_id as id, e.name, e.fit_out->>'description' as description, e.fit_out->>'scale' as scale,
+    select e.engine_id as id, e.name, e.retired_at is not null as retired, e.fit_out->>'description' as description, e.fit_out->>'scale' as scale,
       (e.fit_out->>'workingPressure')::float8 as "workingPressure",
       coalesce((select jsonb_agg(jsonb_build_object('text', f.text, 'forbids', f.forbids) order by array_position(array['steaming','passengers','nothing'], f.forbids), f.raised_at desc)
         from fault f where f.club_id = e.club_id and f.engine_id = e.engine_id and f.fixed_at is null and f.withdrawn_at is null), '[]') as "openFaults",
@@ -122,6 +135,6 @@ export const yard = (club: string) =>
       (select jsonb_build_object('id', s.steaming_id, 'wantedAt', s.wanted_at, 'purpose', s.purpose, 'light', (s.planned->>'light')::float8, 'early', (s.planned->>'early')::float8, 'late', (s.planned->>'late')::float8) from steaming s
         where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is null and s.cancelled_at is null and s.wanted_at >= now() - interval '12 hours' order by s.wanted_at limit 1) as planned,
       (select jsonb_build_object('id', s.steaming_id, 'endedAt', s.ended_at) from steaming s
-        where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is not null order by s.started_at desc limit 1) as last
+        where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is not null and s.thrown_away is null order by s.started_at desc limit 1) as last
     from engine e where e.club_id = ${club} order by e.name limit 500`
   );

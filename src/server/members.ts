@@ -10,6 +10,8 @@ export interface Member {
   club: string;
   clubName: string;
   demo: boolean;
+  /** The club's time zone. */
+  zone: string;
   id: string;
   name: string;
   signIn: string;
@@ -29,6 +31,7 @@ const may = {
   'fix faults': ['owner', 'steward', 'operator', 'examiner'],
   'clear a bar': ['owner', 'steward', 'examiner'],
   invite: ['owner'],
+  'set the clock': ['owner', 'steward'],
   import: ['owner', 'steward']
 } as const satisfies Record<string, readonly Role[]>;
 export type Right = keyof typeof may;
@@ -49,6 +52,8 @@ export const saveUnits = (member: Member, units: UnitChoice) =>
     (tx) =>
       tx`update member set settings = jsonb_set(settings, '{units}', ${json(tx, units)}) where club_id = ${member.club} and member_id = ${member.id}`
   );
+
+export const saveZone = (club: string, zone: string) => inClub(club, (tx) => tx`update club set zone = ${zone} where club_id = ${club}`);
 
 export const membersOf = (club: string) =>
   inClub(

@@ -1,7 +1,8 @@
 import { compose } from '$core/procedure';
 import { type FitOut, fitOutOf } from '$core/engine';
 import { fitsNow, type Learning, type Told } from '$core/learn';
-import { type Busy, type DayPlan, dayPlanSchema, type Known, type Planned, plannedOf, planWhole } from '$core/plan';
+import { type Busy, type DayPlan, type Known, type Planned, plannedOf, planWhole, usualPlan } from '$core/plan';
+import { checkPlan, readablePlan } from '$core/plan/check';
 import Joi from 'joi';
 import { check, readJson, refuse } from './answer';
 import type { Member } from './members';
@@ -83,19 +84,8 @@ const planRows = (tx: Tx) => tx`
 const row = (tx: Tx, club: string, id: string) =>
   tx<PlanRow[]>`${planRows(tx)} where s.club_id = ${club} and s.steaming_id = ${id} and s.wanted_at is not null`;
 
-/** The plan of one who only said when: the keeper alone, two hours of running. */
-export const usualPlan = (keeper: string, wantedAt: Date, purpose: string): DayPlan => ({
-  wants: [{ what: purpose || 'in steam', at: wantedAt.toISOString() }],
-  end: null,
-  people: [{ name: keeper, as: 'keeper', from: null }],
-  water: 284.15,
-  air: 286.15,
-  running: 120,
-  tests: [],
-  minutes: {},
-  without: [],
-  packed: []
-});
+/** The plan of a row as it can be shown today, with what does not fit any more. */
+const planIn = (r: PlanRow) => readablePlan(r.plan, usualPlan(r.keeper, r.wantedAt.toISOString(), r.purpose));
 
 /** A planned steaming with what its sheet is made from, and the sheet. */
 export const planOf = (club: string, id: string) =>
@@ -108,8 +98,8 @@ export const planOf = (club: string, id: string) =>
       busyIn(tx, club, around, id),
       othersIn(tx, club, around, id)
     ]);
-    const plan = found.plan ?? usualPlan(found.keeper, found.wantedAt, found.purpose);
-    return { row: found, plan, known: of!, busy, others, whole: planWhole(of!, plan, busy) };
+    const { plan, problems } = planIn(found);
+    return { row: found, plan, problems, known: of!, busy, others, whole: planWhole(of!, plan, busy) };
   });
 
 const othersIn = (tx: Tx, club: string, around: number, but: string) =>
@@ -133,7 +123,7 @@ export const plansOn = (club: string, from: Date, to: Date, ahead: Date) =>
     ]);
     const of = await knownOf(tx, club, [...new Set(rows.map((r) => r.engineId))]);
     return {
-      plans: rows.map((r) => ({ row: r, plan: r.plan ?? usualPlan(r.keeper, r.wantedAt, r.purpose), known: of.get(r.engineId)! })),
+      plans: rows.map((r) => ({ row: r, ...planIn(r), known: of.get(r.engineId)! })),
       coming,
       bays: found!.bays
     };
@@ -152,9 +142,9 @@ export async function readPlan(request: Request): Promise<{ purpose: string; pla
   if ('response' in read) return read;
   const body = check<{ purpose: string; plan: unknown }>(planBody, read.value);
   if ('field' in body) return { response: refuse(400, body.field, body.sentence) };
-  const plan = check<DayPlan>(dayPlanSchema, body.value.plan);
-  if ('field' in plan) return { response: refuse(400, plan.field === 'body' ? 'plan' : plan.field, plan.sentence) };
-  return { purpose: body.value.purpose, plan: plan.value };
+  const checked = checkPlan(body.value.plan);
+  if ('field' in checked) return { response: refuse(400, checked.field, checked.sentence) };
+  return { purpose: body.value.purpose, plan: checked.plan };
 }
 
 export type SavedPlan = { id: string } | { problem: string; field: string; status: 400 | 404 | 409 };
@@ -224,14 +214,12 @@ export const saveLearning = (club: string, engineId: string, learning: Learning)
       (await tx`update engine set learning = ${json(tx, learning)} where club_id = ${club} and engine_id = ${engineId}`).count > 0
   );
 
-/** The next plan of an engine, for its page. */
+/** The next plans of an engine, soonest first, for its page and for who starts it. */
 export const plannedFor = (club: string, engineId: string) =>
   inClub(
     club,
-    async (tx) =>
-      (
-        await tx<{ id: string; wantedAt: Date; purpose: string; planned: Planned | null }[]>`
+    (tx) =>
+      tx<{ id: string; wantedAt: Date; purpose: string; planned: Planned | null }[]>`
           select steaming_id as id, wanted_at as "wantedAt", purpose, planned from steaming
-          where club_id = ${club} and engine_id = ${engineId} and started_at is null and cancelled_at is null and wanted_at > now() - interval '12 hours' order by wanted_at limit 1`
-      )[0]
+          where club_id = ${club} and engine_id = ${engineId} and started_at is null and cancelled_at is null and wanted_at > now() - interval '12 hours' order by wanted_at limit 6`
   );

@@ -1,5 +1,6 @@
 import { plantOf } from '$core/boiler';
 import { type FitOut, fitOutOf } from '$core/engine';
+import { barsOf, barsPassengers } from '$core/faults';
 import {
   type Carried,
   carriedOver,
@@ -7,6 +8,7 @@ import {
   type EntryOf,
   fold,
   inOrder,
+  litAt,
   type Log,
   type Summary,
   summarise,
@@ -15,8 +17,7 @@ import {
 import { remember } from '$core/learn';
 import { type DayPlan, startingSum, withFill } from '$core/plan';
 import { compose, type Procedure, procedureOf } from '$core/procedure';
-import { printMarks, usualUnits } from '$core/units';
-import { format, parseISO } from 'date-fns';
+import { dayAfter, isoDayIn, momentAt, printMarks, usualUnits } from '$core/units';
 import { allowed, type Member } from './members';
 import { fitsBefore } from './raisings';
 import { inClub, json, type Tx } from './sql';
@@ -123,14 +124,7 @@ async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string
     select text, forbids from fault where club_id = ${club} and engine_id = ${engineId} and fixed_at is null and withdrawn_at is null and forbids <> 'nothing' order by raised_at desc limit 50`;
   const papers = await tx<{ kind: string; expires: string }[]>`
     select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = ${engineId} group by kind order by kind`;
-  return {
-    stops: [
-      ...faults.filter((f) => f.forbids === 'steaming').map((f) => `Open fault: ${f.text}`),
-      ...papers.filter((p) => p.expires < today).map((p) => `${p.kind} ran out on ${format(parseISO(p.expires), 'd MMM yyyy')}`),
-      ...(papers.length ? [] : ['No papers are recorded for this engine'])
-    ],
-    passengers: faults.filter((f) => f.forbids === 'passengers').map((f) => f.text)
-  };
+  return { stops: barsOf({ faults, papers }, today), passengers: barsPassengers({ faults }) };
 }
 
 export type Started = { id: string } | { problem: string; field: string; status: 400 | 403 | 404 | 409; stops?: string[] };
@@ -142,24 +136,42 @@ export type Started = { id: string } | { problem: string; field: string; status:
 export async function startSteaming(
   member: Member,
   engineId: string,
-  options: { purpose: string; reason?: string; today: string }
+  options: {
+    purpose: string;
+    reason?: string;
+    /** The plan it is started from; none when null; when it is not said, the one that today asks for. */
+    plan?: string | null;
+  }
 ): Promise<Started> {
   if (!allowed(member, 'start steaming'))
     return { problem: 'A trainee logs in a steaming that a keeper has started, and does not start one.', field: 'engine', status: 403 };
   return inClub(member.club, async (tx): Promise<Started> => {
-    const [row] = await tx<{ fit_out: FitOut }[]>`select fit_out from engine where club_id = ${member.club} and engine_id = ${engineId}`;
+    const [row] = await tx<{ fit_out: FitOut; retired_at: Date | null }[]>`
+      select fit_out, retired_at from engine where club_id = ${member.club} and engine_id = ${engineId}`;
     if (!row) return { problem: 'There is no such engine.', field: 'engine', status: 404 };
-    const { stops } = await obstaclesIn(tx, member.club, engineId, options.today);
+    if (row.retired_at) return { problem: 'This engine is retired: bring it back on its page first.', field: 'engine', status: 409 };
+    const today = isoDayIn(Date.now(), member.zone);
+    const { stops } = await obstaclesIn(tx, member.club, engineId, today);
     if (stops.length && !options.reason)
       return { problem: 'This engine may not be steamed as it stands.', field: 'reason', status: 409, stops };
     if (stops.length && !allowed(member, 'override'))
       return { problem: 'Only a steward or an owner may override what stops an engine.', field: 'reason', status: 403, stops };
     const procedure = withFill(compose(row.fit_out), startingSum(row.fit_out, plantOf(row.fit_out)));
     const override = stops.length ? { reason: options.reason!, of: stops, by: member.name } : null;
+    // Another day's plan is taken only when it is asked for by name.
+    const [from, to] = [momentAt(today, 0, member.zone), momentAt(dayAfter(today, 1), 0, member.zone)];
+    const wanted =
+      options.plan === null
+        ? tx`false`
+        : options.plan === undefined
+          ? tx`wanted_at >= ${from} and wanted_at < ${to}`
+          : tx`steaming_id = ${options.plan}`;
     const [planned] = await tx`
       update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fit_out)}, procedure = ${json(tx, procedure)}, override = ${override && json(tx, override)}, purpose = coalesce(nullif(${options.purpose}, ''), purpose)
-      where club_id = ${member.club} and steaming_id = (select steaming_id from steaming where club_id = ${member.club} and engine_id = ${engineId} and started_at is null and cancelled_at is null and wanted_at between now() - interval '12 hours' and now() + interval '18 hours' order by wanted_at limit 1)
+      where club_id = ${member.club} and steaming_id = (select steaming_id from steaming where club_id = ${member.club} and engine_id = ${engineId} and started_at is null and cancelled_at is null and wanted_at is not null and ${wanted} order by wanted_at limit 1)
       returning steaming_id as id`;
+    if (!planned && options.plan)
+      return { problem: 'There is no such plan: it was called off, or has begun already.', field: 'plan', status: 404 };
     const id: string = planned?.id ?? newId();
     if (!planned)
       await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, fit_out, procedure, override)
@@ -275,6 +287,32 @@ async function ticksRefused(
   return refused;
 }
 
+/**
+ * Throws away a start that was none: nothing was lit. What was logged stays with it and can be looked at; it stands in no list,
+ * and a plan it was begun from is a plan again.
+ */
+export const throwAway = (
+  member: Member,
+  id: string,
+  reason: string
+): Promise<{ done: true } | { problem: string; status: 403 | 404 | 409 }> =>
+  inClub(member.club, async (tx) => {
+    const { club } = member;
+    const found = await steamingIn(tx, club, id);
+    if (!found?.startedAt || found.endedAt) return { problem: 'There is no such steaming under way.', status: 404 };
+    if (found.keeperId !== member.id && !allowed(member, 'override'))
+      return { problem: 'Only who started it, a steward or an owner throws a start away.', status: 403 };
+    const log = fold(contextOf(found), (await entriesIn(tx, club, id)).entries);
+    if (litAt(log)) return { problem: 'It has been lit: a steaming with a fire is signed off, not thrown away.', status: 409 };
+    await tx`update steaming set ended_at = now(), thrown_away = ${json(tx, { by: member.name, at: new Date().toISOString(), reason })}
+      where club_id = ${club} and steaming_id = ${id}`;
+    if (found.plan)
+      await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan, planned)
+        select club_id, ${newId()}::uuid, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan, planned
+        from steaming where club_id = ${club} and steaming_id = ${id} and wanted_at > now() - interval '12 hours'`;
+    return { done: true } as const;
+  });
+
 /** Writes what the Logbook lists of an ended steaming. */
 export async function settle(tx: Tx, club: string, id: string) {
   const found = (await steamingIn(tx, club, id))!;
@@ -310,7 +348,7 @@ export const logbook = (
     select s.steaming_id as id, s.engine_id as "engineId", e.name as engine, coalesce(s.imported_from->>'keeper', m.name) as keeper, s.purpose, s.started_at as "startedAt", s.ended_at as "endedAt", s.summary,
       s.override is not null as override, (count(*) over ())::int as total
     from steaming s join engine e using (club_id, engine_id) join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
-    where s.club_id = ${club} and s.started_at is not null
+    where s.club_id = ${club} and s.started_at is not null and s.thrown_away is null
       ${engineId ? tx`and s.engine_id = ${engineId}` : tx``}
       ${keeper ? tx`and m.name ilike ${`%${keeper.replace(/[%_\\]/g, '\\$&')}%`}` : tx``}
       ${from ? tx`and s.started_at >= ${from}::date` : tx``}
@@ -323,7 +361,7 @@ export const lastSteamings = (club: string, engineId: string) =>
     club,
     (tx) => tx<Pick<BookLine, 'id' | 'purpose' | 'startedAt' | 'endedAt' | 'summary'>[]>`
     select steaming_id as id, purpose, started_at as "startedAt", ended_at as "endedAt", summary from steaming
-    where club_id = ${club} and engine_id = ${engineId} and started_at is not null order by started_at desc limit 8`
+    where club_id = ${club} and engine_id = ${engineId} and started_at is not null and thrown_away is null order by started_at desc limit 8`
   );
 
 /** What the last finished steaming of an engine left for the next. */
@@ -331,7 +369,7 @@ export async function carriedFrom(club: string, engineId: string): Promise<Carri
   const [last] = await inClub(
     club,
     (tx) => tx<{ id: string }[]>`
-    select steaming_id as id from steaming where club_id = ${club} and engine_id = ${engineId} and ended_at is not null order by started_at desc limit 1`
+    select steaming_id as id from steaming where club_id = ${club} and engine_id = ${engineId} and ended_at is not null and thrown_away is null order by started_at desc limit 1`
   );
   const found = last && (await folded(club, last.id));
   return found ? carriedOver(found.log) : [];

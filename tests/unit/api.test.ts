@@ -58,7 +58,13 @@ describe.skipIf(!url)('the API', () => {
     ['nothing', {}, 400, 'id', /missing/],
     ['an unknown kind', { kind: 'explosion' }, 400, 'kind', /not one of/],
     ['a pressure in words', { kind: 'reading', body: { pressure: 'lots' } }, 400, 'body.pressure', /Pressure: give a pressure between/],
-    ['a skip without a reason', { kind: 'tick', body: { step: 'match', outcome: 'skipped' } }, 400, 'body.reason', /Why it was skipped: write 1 to 300/],
+    [
+      'a skip without a reason',
+      { kind: 'tick', body: { step: 'match', outcome: 'skipped' } },
+      400,
+      'body.reason',
+      /Why it was skipped: write 1 to 300/
+    ],
     ['an override', { kind: 'override', body: { reason: 'x', of: ['y'] } }, 400, 'kind', /started/],
     ['too many', { entries: Array.from({ length: 501 }, () => 0) }, 413, 'entries', /500/],
     ['too long', JSON.stringify({ text: 'x'.repeat(2.2 * 1024 * 1024) }), 413, 'body', /2 MB/]
@@ -79,9 +85,9 @@ describe.skipIf(!url)('the API', () => {
     const refused = await owner.post(entries(), tick('fill'));
     expect(refused.status).toBe(400);
     expect(refused.body).toMatchObject({ field: 'body.step', stored: 0, sentence: expect.stringContaining('Log the glass first') });
-    expect((await owner.post(entries(), { ...tick('match'), body: { step: 'match', outcome: 'skipped', reason: 'no' } })).body.sentence).toContain(
-      'not one to skip'
-    );
+    expect(
+      (await owner.post(entries(), { ...tick('match'), body: { step: 'match', outcome: 'skipped', reason: 'no' } })).body.sentence
+    ).toContain('not one to skip');
     const late = await owner.post(entries(), tick('fill', 3 * 60_000));
     expect(late.body).toMatchObject({ stored: 1, refused: [] });
     // With what it asks for in the same delivery it is taken, whatever else is refused beside it.
@@ -200,10 +206,22 @@ describe.skipIf(!url)('the API', () => {
             { name: 'B', as: 'keeper' }
           ]
         }),
-        'plan',
+        'people',
         /exactly one/
       ],
-      ['over before it begins', plan({ end: at(20) }), 'plan', /cannot be over before/],
+      ['over before it begins', plan({ end: at(20) }), 'end', /cannot be over before/],
+      [
+        'somebody named twice',
+        plan({
+          people: [
+            { name: 'A', as: 'keeper' },
+            { name: 'a ', as: 'helper' }
+          ]
+        }),
+        'people.1.name',
+        /named twice/
+      ],
+      ['gone before coming', plan({ people: [{ name: 'A', as: 'keeper', from: at(9), until: at(8) }] }), 'people.0.until', /leave before/],
       ['boiling feed', plan({ water: 400 }), 'water', /between 1 and 99 °C/],
       ['a step of a week', plan({ minutes: { papers: 10_080 } }), 'minutes.papers', /0 to 480/],
       ['nothing at all', undefined, 'plan', /./]

@@ -1,6 +1,7 @@
 import ical, { ICalAlarmType } from 'ical-generator';
 import type { Band } from '../forecast';
 import type { DayPlan, Sheet } from '../plan';
+import { clockIn, zoneWords } from '../units';
 
 const minute = 60_000;
 
@@ -16,15 +17,20 @@ export function dayCalendar({
   sheet,
   plan,
   made,
-  say
+  zone
 }: {
   engine: string;
   id: string;
   sheet: Sheet;
   plan: DayPlan;
   made: number;
-  say: (band: Band) => string;
+  /** The club's, for what is said in words. */
+  zone: string;
 }): string {
+  const say = (b: Band) =>
+    b.late < Infinity
+      ? `between ${clockIn(b.early, zone)} and ${clockIn(b.late, zone)}, ${zoneWords(b.early, zone)}, eight times in ten`
+      : 'not to be expected by what is known';
   const calendar = ical({ name: `${engine}, day sheet`, prodId: { company: 'Joram', product: 'day-sheet' } });
   const event = (key: string, summary: string, start: number, end: number, description: string, alarms: readonly number[] = []) => {
     const made_ = calendar.createEvent({
@@ -55,7 +61,7 @@ export function dayCalendar({
       w.what,
       Date.parse(w.at),
       Date.parse(w.at) + 15 * minute,
-      i === 0 ? `Ready by the sheet at ${new Date(sheet.ready).toISOString().slice(11, 16)} UTC.` : '',
+      i === 0 ? `Ready by the sheet at ${clockIn(sheet.ready, zone)}, ${zoneWords(sheet.ready, zone)}.` : '',
       [10]
     )
   );

@@ -1,15 +1,20 @@
 import Papa from 'papaparse';
 import { type Entry, type Log, say } from '../log';
-import { fromSi, printMarks, usualUnits } from '../units';
+import { fromSi, isoIn, printMarks, usualUnits } from '../units';
 import type { KeptEntry } from './record';
 
 const round = (x: number | undefined, places: number) => (x === undefined ? '' : Number(x.toFixed(places)));
 const reading = (e: Entry) => (e.kind === 'reading' ? e.body : {});
 
 /** The columns of the log as a table, each with how it is filled: the one list that the file and its documentation come from. */
-export const columns: readonly { name: string; means: string; of: (entry: KeptEntry, log: Log) => string | number | boolean }[] = [
+export const columns: readonly {
+  name: string;
+  means: string;
+  of: (entry: KeptEntry, log: Log, zone: string) => string | number | boolean;
+}[] = [
   { name: 'id', means: 'UUID of the entry', of: (e) => e.id },
   { name: 'at', means: 'operator’s clock, ISO 8601 in UTC', of: (e) => e.at },
+  { name: 'at_club', means: 'the same by the club’s clock, ISO 8601 with its offset', of: (e, _, zone) => isoIn(e.at, zone) },
   { name: 'received_at', means: 'when the server took it in, ISO 8601 in UTC', of: (e) => e.receivedAt },
   { name: 'by', means: 'who made it', of: (e) => e.by },
   { name: 'source', means: 'person, device or practice', of: (e) => e.source },
@@ -56,8 +61,12 @@ export const columns: readonly { name: string; means: string; of: (entry: KeptEn
 ];
 
 /**
- * The log of a steaming as CSV (RFC 4180, UTF-8): one row an entry, in the order of the log.
- * A text that a spreadsheet would take for a formula is written with an apostrophe before it.
+ * Rows as CSV (RFC 4180, UTF-8), the first the names of the columns. A text that a spreadsheet would take for a formula is
+ * written with an apostrophe before it.
  */
-export const logCsv = (entries: readonly KeptEntry[], log: Log): string =>
-  `${Papa.unparse({ fields: columns.map((c) => c.name), data: entries.map((e) => columns.map((c) => c.of(e, log))) }, { newline: '\r\n', escapeFormulae: /^[=+\-@\t\r]/ })}\r\n`;
+export const table = ([fields, ...data]: readonly (readonly (string | number | boolean)[])[]): string =>
+  `${Papa.unparse({ fields: fields as string[], data: data as unknown[][] }, { newline: '\r\n', escapeFormulae: /^[=+\-@\t\r]/ })}\r\n`;
+
+/** The log of a steaming as CSV: one row an entry, in the order of the log. */
+export const logCsv = (entries: readonly KeptEntry[], log: Log, zone: string): string =>
+  table([columns.map((c) => c.name), ...entries.map((e) => columns.map((c) => c.of(e, log, zone)))]);

@@ -113,7 +113,7 @@ describe('the log as CSV', () => {
       body: { text: '=HYPERLINK("x"), “said”, and\na new line' }
     })
   ];
-  const { data, errors } = Papa.parse<Record<string, string>>(logCsv(struck, fold(told.context, struck)), {
+  const { data, errors } = Papa.parse<Record<string, string>>(logCsv(struck, fold(told.context, struck), 'Asia/Kolkata'), {
     header: true,
     skipEmptyLines: true
   });

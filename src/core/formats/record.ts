@@ -73,6 +73,7 @@ const step = Joi.object({
   sees: Joi.string().max(60),
   proves: Joi.array().items(Joi.string().max(40)).max(6),
   chore: Joi.boolean().required(),
+  kept: Joi.boolean(),
   flammable: Joi.boolean(),
   away: Joi.boolean(),
   must: Joi.boolean().required(),

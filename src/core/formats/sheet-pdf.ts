@@ -1,7 +1,7 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { Carried } from '../log';
 import type { DayPlan, Whole } from '../plan';
-import { printGlass, printMarks, printText, type Quantity, type UnitChoice } from '../units';
+import { clockIn, dayIn, printGlass, printMarks, printText, type Quantity, type UnitChoice, zoneWords } from '../units';
 
 /** Fractions that the sheet's type does not have are written out. */
 const plain = (text: string): string =>
@@ -21,7 +21,6 @@ const lines = {
 
 /**
  * A day sheet as the definition of a PDF: A4, the steps at their times at the left, what to fill to and to bring at the right.
- * @param clock how moments are written: in the zone of whoever prints
  */
 export function sheetPdf({
   engine,
@@ -30,8 +29,7 @@ export function sheetPdf({
   plan,
   carried,
   units,
-  clock,
-  day
+  zone
 }: {
   engine: string;
   purpose: string;
@@ -39,10 +37,12 @@ export function sheetPdf({
   plan: DayPlan;
   carried: readonly Carried[];
   units: UnitChoice;
-  clock: (ms: number) => string;
-  day: string;
+  /** The club's: named on the sheet. */
+  zone: string;
 }): TDocumentDefinitions {
   const { sheet, level } = whole;
+  const clock = (ms: number) => clockIn(ms, zone);
+  const day = dayIn(plan.wants[0]!.at, zone);
   const text = (t: string) => plain(printMarks(t, units));
   const head = (t: string): Content => ({ text: t.toUpperCase(), fontSize: 7, color: '#555', margin: [0, 8, 0, 2] });
   /** A line to be ticked, with its tick when it has been. */
@@ -83,7 +83,7 @@ export function sheetPdf({
     pageMargins: [34, 34, 34, 40],
     defaultStyle: { font: 'Barlow', fontSize: 9 },
     footer: (page, pages) => ({
-      text: `${engine}, ${day}. Page ${page} of ${pages}. Estimates; the club’s boiler code and the boiler examiner come first.`,
+      text: `${engine}, ${day}. Times: ${zoneWords(sheet.ready, zone)}. Page ${page} of ${pages}. Estimates; the club’s boiler code and the boiler examiner come first.`,
       fontSize: 7,
       color: '#555',
       margin: [34, 10, 34, 0]
@@ -116,17 +116,17 @@ export function sheetPdf({
           {
             width: '*',
             stack: [
-              head('Steps, at their times'),
+              head('Steps, at their times (L: at the latest, E: expected)'),
               {
                 layout: lines,
                 table: {
                   headerRows: 1,
                   dontBreakRows: true,
-                  widths: [28, '*', 'auto', 20],
+                  widths: [36, '*', 'auto', 20],
                   body: [
                     ['At', 'Step', 'Who', 'Min'].map((t) => ({ text: t, fontSize: 7, color: '#555' })),
-                    ...sheet.stations.map((s) => [
-                      { text: clock(s.start), bold: true },
+                    ...[...sheet.stations, ...sheet.after].map((s) => [
+                      { text: `${clock(s.start)}${s.by === 'plan' ? '' : s.by === 'latest' ? ' L' : ' E'}`, bold: true },
                       { text: text(s.what) },
                       { text: s.who.split(' ')[0]!, color: '#555' },
                       { text: String(Math.round((s.end - s.start) / 60_000)), alignment: 'right' as const }

@@ -2,7 +2,8 @@ import type { Figure, Worked } from '../units';
 import type { Log } from './fold';
 import { litAt, upAt } from './summary';
 
-const clockTime = (iso: string) => iso.slice(11, 16);
+/** A moment for whoever prints it, by the club's clock. */
+const at = (iso: string) => `{at:${Date.parse(iso)}}`;
 
 /** A span between two entries of the log, s. */
 const between = (name: string, from: string, to: string, words: string): Worked => ({
@@ -11,7 +12,7 @@ const between = (name: string, from: string, to: string, words: string): Worked 
   sure: 'measured',
   steps: [
     {
-      formula: `${words}: from ${clockTime(from)} to ${clockTime(to)}, UTC`,
+      formula: `${words}: from ${at(from)} to ${at(to)}`,
       inputs: [],
       result: { name, value: (Date.parse(to) - Date.parse(from)) / 1000, kind: 'time' }
     }
@@ -44,7 +45,7 @@ export function recordFigures(log: Log): Figure[] {
         sure: 'measured',
         steps: [
           {
-            formula: `the greatest of the pressures logged, at ${clockTime(state.highest.at)}, UTC, against the working pressure`,
+            formula: `the greatest of the pressures logged, at ${at(state.highest.at)}, against the working pressure`,
             inputs: [{ name: 'working pressure', value: context.fitOut.workingPressure, kind: 'pressure', from: 'fit-out' }],
             result: {
               name: 'share of working pressure',

@@ -365,7 +365,7 @@ describe('what a finished steaming leaves', () => {
     expect(summary.skipped).toBe(1);
     expect(summary.missed).toBe(0);
     const lit = told.entries.find((e) => e.kind === 'tick' && e.body.step === 'match')!;
-    expect(by.raise!.steps[0]!.formula).toContain(lit.at.slice(11, 16));
+    expect(by.raise!.steps[0]!.formula).toContain(`{at:${Date.parse(lit.at)}}`);
     expect(recordFigures(fold(context, []))).toEqual([]);
   });
 

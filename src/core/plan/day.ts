@@ -1,5 +1,3 @@
-import Joi from 'joi';
-
 /** What a day asks of one engine: stored with the planned steaming. */
 export interface DayPlan {
   /** When it is wanted in steam and proven, first to last; the first sets the raise. */
@@ -31,60 +29,71 @@ export interface Person {
   readonly as: 'keeper' | 'helper' | 'trainee';
   /** ISO 8601; null: there from the start. */
   readonly from: string | null;
+  /** ISO 8601; null or missing: there to the end. */
   readonly until?: string | null;
 }
 
-const instant = Joi.string().isoDate().messages({ '*': 'Give the time as 2026-06-13T11:00:00.000Z.' });
-const words = (max: number, what: string) =>
-  Joi.string()
-    .trim()
-    .min(1)
-    .max(max)
-    .required()
-    .messages({ '*': `${what}: one to ${max} characters.` });
+/** What is wrong with a plan, at which of its fields. */
+export interface PlanProblem {
+  readonly field: string;
+  readonly sentence: string;
+}
 
-export const dayPlanSchema = Joi.object({
-  wants: Joi.array()
-    .items(Joi.object({ what: words(60, 'What it is wanted for'), at: instant.required() }))
-    .min(1)
-    .max(12)
-    .required()
-    .messages({ '*': 'Say when steam is wanted: one to twelve times, each with what for.' }),
-  end: instant.allow(null).default(null),
-  people: Joi.array()
-    .items(
-      Joi.object({
-        name: words(120, 'A name'),
-        as: Joi.valid('keeper', 'helper', 'trainee').required(),
-        from: instant.allow(null).default(null),
-        until: instant.allow(null)
-      })
-    )
-    .min(1)
-    .max(12)
-    .required(),
-  water: Joi.number().min(274).max(372).default(283.15).messages({ '*': 'Water is filled in between 1 and 99 °C.' }),
-  air: Joi.number().min(243).max(323).default(288.15).messages({ '*': 'Air lies between −30 and 50 °C.' }),
-  running: Joi.number().min(0).max(1440).default(120).messages({ '*': 'Running: 0 to 1440 minutes.' }),
-  tests: Joi.array()
-    .items(Joi.object({ what: words(80, 'A test'), minutes: Joi.number().min(1).max(240).required() }))
-    .max(8)
-    .default([]),
-  minutes: Joi.object()
-    .pattern(Joi.string().max(60), Joi.number().min(0).max(480))
-    .default({})
-    .messages({ '*': 'A step takes 0 to 480 minutes.' }),
-  without: Joi.array().items(Joi.string().max(60)).max(80).default([]),
-  packed: Joi.array().items(Joi.string().max(120)).max(200).default([])
-})
-  .custom((plan: DayPlan, helpers) => {
-    const keepers = plan.people.filter((p) => p.as === 'keeper');
-    if (keepers.length !== 1) return helpers.message({ custom: 'One keeper answers for the engine: name exactly one.' });
-    const wants = [...plan.wants].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
-    if (plan.end && Date.parse(plan.end) <= Date.parse(wants.at(-1)!.at))
-      return helpers.message({ custom: 'It cannot be over before steam is last wanted.' });
-    if (Date.parse(wants.at(-1)!.at) - Date.parse(wants[0]!.at) > 20 * 3.6e6)
-      return helpers.message({ custom: 'One sheet is for one day: the wants lie more than twenty hours apart.' });
-    return { ...plan, wants };
-  })
-  .required();
+const at = (iso: string) => Date.parse(iso);
+const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+
+/**
+ * Rules between the fields of a plan: asked where it is typed, at the server's door, and of what was stored before the rule was.
+ * Each gives the field that is most likely wrong, and a sentence for it.
+ */
+const rules: readonly ((plan: DayPlan) => PlanProblem | undefined)[] = [
+  ({ people }) => {
+    const keepers = people.filter((p) => p.as === 'keeper').length;
+    return keepers === 1 ? undefined : { field: 'people', sentence: 'One keeper answers for the engine: name exactly one.' };
+  },
+  ({ people }) => {
+    const i = people.findIndex((p, j) => people.some((q, k) => k < j && same(p.name, q.name)));
+    return i < 0
+      ? undefined
+      : { field: `people.${i}.name`, sentence: `${people[i]!.name} is named twice: each person stands here once, by a name of their own.` };
+  },
+  ({ people }) => {
+    const i = people.findIndex((p) => p.from && p.until && at(p.until) <= at(p.from));
+    return i < 0
+      ? undefined
+      : { field: `people.${i}.until`, sentence: `${people[i]!.name} would leave before arriving: give a later time to leave, or none.` };
+  },
+  ({ wants, end }) =>
+    end && at(end) <= Math.max(...wants.map((w) => at(w.at)))
+      ? { field: 'end', sentence: 'It cannot be over before steam is last wanted.' }
+      : undefined,
+  ({ wants }) => {
+    const times = wants.map((w) => at(w.at));
+    return Math.max(...times) - Math.min(...times) > 20 * 3.6e6
+      ? { field: 'wants', sentence: 'One sheet is for one day: the wants lie more than twenty hours apart.' }
+      : undefined;
+  }
+];
+
+/** The first thing wrong with a plan whose fields are each good by themselves; undefined when it can be planned by. */
+export function planProblem(plan: DayPlan): PlanProblem | undefined {
+  for (const rule of rules) {
+    const problem = rule(plan);
+    if (problem) return problem;
+  }
+  return undefined;
+}
+
+/** The plan of one who only said when: the keeper alone, two hours of running. */
+export const usualPlan = (keeper: string, wantedAt: string, purpose: string): DayPlan => ({
+  wants: [{ what: purpose || 'in steam', at: wantedAt }],
+  end: null,
+  people: [{ name: keeper, as: 'keeper', from: null }],
+  water: 284.15,
+  air: 286.15,
+  running: 120,
+  tests: [],
+  minutes: {},
+  without: [],
+  packed: []
+});

@@ -1,13 +1,17 @@
 import { type Plant, usualFill } from '../boiler';
-import { ahead, type Band, type Heating, startRaise } from '../forecast';
+import { ahead, type Band, energyAt, type EnergyTable, type Heating, startRaise } from '../forecast';
 import type { FitOut } from '../engine';
 import type { Procedure } from '../procedure';
+import { boilingAt } from '../steam';
+import { standardAtmosphere } from '../units';
 
 /** The raise before it has begun: to each gate, in s after the match, early, middle and late. */
 export interface RaisePlan {
   readonly gates: readonly { readonly pressure: number; readonly band: Band }[];
   /** To working pressure. */
   readonly up: Band;
+  /** After the fire is out: s until the pressure has fallen by itself, falling. */
+  readonly cooling?: readonly { readonly pressure: number; readonly after: number }[];
 }
 
 /** The pressures that a procedure's steps wait for, rising, Pa at the gauge. */
@@ -39,7 +43,31 @@ export function planRaise(
     seed: 11
   });
   const bands = ahead(filter, gates, { far: 9 * 3600 });
-  return { gates: gates.map((pressure, i) => ({ pressure, band: bands[i]! })), up: bands.at(-1)! };
+  return {
+    gates: gates.map((pressure, i) => ({ pressure, band: bands[i]! })),
+    up: bands.at(-1)!,
+    cooling: cooling(plant, filter.table, air, fitOut.workingPressure, fallsTo(procedure))
+  };
+}
+
+/** The pressures that a procedure waits for while it cools, falling, Pa at the gauge. */
+const fallsTo = (procedure: Procedure): number[] =>
+  [...new Set(procedure.steps.flatMap((s) => s.gates.flatMap((g) => (g.kind === 'pressure falls' ? [g.atMost] : []))))].sort(
+    (a, b) => b - a
+  );
+
+/**
+ * How long a boiler at working pressure takes to come down by itself: its energy over what it loses to the air, dt = dE / UA(T − Tair).
+ * @param air K @param to pressures at the gauge, falling, Pa
+ */
+function cooling(plant: Plant, table: EnergyTable, air: number, workingPressure: number, to: readonly number[]): RaisePlan['cooling'] {
+  let T = boilingAt(workingPressure + standardAtmosphere);
+  let after = 0;
+  return to.map((pressure) => {
+    const low = boilingAt(Math.max(0, pressure) + standardAtmosphere);
+    for (; T > low; T -= 1) after += (energyAt(table, T) - energyAt(table, T - 1)) / (plant.vessel.loss * Math.max(1, T - 0.5 - air));
+    return { pressure, after };
+  });
 }
 
 /** When a pressure is reached, s after the match: the first gate at or above it. */

@@ -2,7 +2,7 @@ import type { Step } from '../procedure';
 
 /** A task with its minutes, who may do it, and what it waits for. Spans in s, moments in s from the schedule's own zero. */
 export interface Task {
-  readonly step: Pick<Step, 'key' | 'what' | 'phase' | 'who' | 'chore' | 'must' | 'needs' | 'flammable' | 'away'>;
+  readonly step: Pick<Step, 'key' | 'what' | 'phase' | 'who' | 'chore' | 'must' | 'needs' | 'flammable' | 'away' | 'kept'>;
   readonly span: number;
   /** Not before this many s after the match; undefined: as soon as what it needs is done. */
   readonly afterMatch?: number;
@@ -56,11 +56,20 @@ function freeFrom(hand: Hand, taken: readonly Span[], from: number, span: number
  * A lit fire is never left: whoever goes away from it leaves the keeper there, and nothing that burns is handled beside it.
  * @param lit when the fire was lit, if it is burning already
  */
-export function schedule(
-  tasks: readonly Task[],
-  hands: readonly Hand[],
-  { from = 0, lit: burning }: { from?: number; lit?: number } = {}
-): Schedule {
+export function schedule(tasks: readonly Task[], hands: readonly Hand[], at: { from?: number; lit?: number } = {}): Schedule {
+  const first = place(tasks, hands, at);
+  // A chore that must not be dropped and found no wait to go into is done like any other step, and the day is the longer for it.
+  const dropped = new Set(first.left.filter((t) => t.step.kept && t.step.chore).map((t) => t.step.key));
+  return dropped.size
+    ? place(
+        tasks.map((t) => (dropped.has(t.step.key) ? { ...t, step: { ...t.step, chore: false } } : t)),
+        hands,
+        at
+      )
+    : first;
+}
+
+function place(tasks: readonly Task[], hands: readonly Hand[], { from = 0, lit: burning }: { from?: number; lit?: number }): Schedule {
   const keeper = hands.find((h) => h.as === 'keeper') ?? hands[0]!;
   const others = hands.filter((h) => h !== keeper);
   const taken = new Map<Hand, Span[]>(hands.map((h) => [h, []]));

@@ -1,5 +1,6 @@
 import type { DayPlan } from './day';
-import { type Busy, daySheet, keptUntil, type Sheet, type SheetInput } from './sheet';
+import { daySheet, keptUntil, type Sheet, type SheetInput } from './sheet';
+import type { Busy } from './tasks';
 
 /** One engine of a day on which several share people and steaming bays. */
 export interface Engine extends Omit<SheetInput, 'busy' | 'notBefore' | 'leaveBy'> {

@@ -9,7 +9,8 @@ import { fillOf, type Level, startingSum, withFill } from './level';
 import { fuelAndWater, needsPair, type Pair } from './pair';
 import { type Need, quantitiesFor, type Used } from './quantities';
 import { planRaise, type RaisePlan } from './raising';
-import { type Busy, daySheet, keptUntil, type Sheet } from './sheet';
+import { daySheet, keptUntil, type Sheet } from './sheet';
+import type { Busy } from './tasks';
 import type { Engine as DayEngine } from './together';
 
 /** What a day is planned from. */

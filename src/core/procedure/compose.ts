@@ -40,6 +40,7 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
     ...(rule.sees ? { sees: rule.sees } : {}),
     ...(rule.proves ? { proves: rule.proves(fitOut) } : {}),
     chore: rule.chore ?? false,
+    ...(rule.kept ? { kept: true } : {}),
     ...(rule.flammable ? { flammable: true } : {}),
     ...(rule.away ? { away: true } : {}),
     must: rule.must ?? false,

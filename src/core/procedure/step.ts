@@ -64,6 +64,8 @@ export interface Step {
   readonly proves?: readonly string[];
   /** Can be done while waiting for something else. */
   readonly chore: boolean;
+  /** A chore that a day always has time for: when no wait has room, the day begins earlier. */
+  readonly kept?: boolean;
   /** Handles what burns: never beside a lit fire. */
   readonly flammable?: boolean;
   /** Leads away from the engine: not for whoever minds its fire. */
@@ -97,6 +99,7 @@ export interface StepRule {
   readonly sees?: Observation;
   readonly proves?: (fitOut: FitOut) => readonly string[];
   readonly chore?: boolean;
+  readonly kept?: boolean;
   readonly flammable?: boolean;
   readonly away?: boolean;
   readonly must?: boolean;

@@ -5,3 +5,4 @@ export * from './print';
 export * from './quantities';
 export * from './refusal';
 export type * from './worked';
+export * from './zone';

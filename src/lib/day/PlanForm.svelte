@@ -1,9 +1,11 @@
 <script lang="ts">
   // What the day asks: when steam is wanted, when it must be over, who is there from when, water and weather, tests due.
   import type { DayPlan } from '$core/plan';
-  import { fromSi, toSi } from '$core/units';
+  import { dayAfter, fromSi, isoDayIn, minutesIn, momentAt, toSi } from '$core/units';
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
-  import { format, parse } from 'date-fns';
+  import DayField from '../form/DayField.svelte';
+  import TimeField from '../form/TimeField.svelte';
+  import { clubZone } from '../sheet/club';
   import { unitChoice } from '../sheet/unit-choice';
 
   let {
@@ -18,26 +20,33 @@
     onchange: (part: Partial<DayPlan>) => void;
   } = $props();
   const units = $derived(unitChoice());
-  const day = $derived(format(new Date(plan.wants[0]!.at), 'yyyy-MM-dd'));
-  const time = (iso: string | null | undefined) => (iso ? format(new Date(iso), 'HH:mm') : '');
-  /** A clock time on the plan's day as an instant; undefined when it is not one. */
-  function on(date: string, clock: string): string | undefined {
-    const found = parse(`${date} ${clock}`, 'yyyy-MM-dd HH:mm', new Date(0));
-    return Number.isNaN(found.getTime()) ? undefined : found.toISOString();
-  }
+  const zone = $derived(clubZone());
+  const day = $derived(isoDayIn(plan.wants[0]!.at, zone));
+  const minutesOf = (iso: string | null | undefined) => (iso ? minutesIn(iso, zone) : undefined);
+  /** A clock time on the plan's day. */
+  const on = (minutes: number) => momentAt(day, minutes, zone);
+  const onOr = (minutes: number | undefined) => (minutes === undefined ? null : on(minutes));
   const degrees = (K: number) => Math.round(fromSi(K, 'temperature', units.temperature));
   /** What was typed into one of Carbon's fields: their events carry it, and have no element of their own. */
   const typed = ({ detail }: CustomEvent<string | number | null | undefined>) => String(detail ?? '').trim();
   const number = (event: CustomEvent<string | number | null | undefined>) => Number(typed(event));
 
+  /** The whole day moves; every clock time of it stays. */
   function moveDay(to: string) {
-    const shift = (iso: string | null) => (iso ? (on(to, time(iso)) ?? iso) : iso);
-    if (!on(to, '12:00')) return;
+    const days = Math.round((Date.parse(to) - Date.parse(day)) / 86_400_000);
+    const shift = <T extends string | null | undefined>(iso: T) =>
+      iso ? momentAt(dayAfter(isoDayIn(iso, zone), days), minutesIn(iso, zone), zone) : iso;
     onchange({
-      wants: plan.wants.map((w) => ({ ...w, at: shift(w.at)! })),
+      wants: plan.wants.map((w) => ({ ...w, at: shift(w.at) as string })),
       end: shift(plan.end),
-      people: plan.people.map((p) => ({ ...p, from: shift(p.from) }))
+      people: plan.people.map((p) => ({ ...p, from: shift(p.from), ...(p.until ? { until: shift(p.until) } : {}) }))
     });
+  }
+  /** What ends before steam is last wanted ends after midnight. */
+  function over(minutes: number | undefined) {
+    const end = onOr(minutes);
+    const last = Math.max(...plan.wants.map((w) => Date.parse(w.at)));
+    onchange({ end: end && minutes !== undefined && minutes < 360 && Date.parse(end) <= last ? on(minutes + 1440) : end });
   }
   const want = (i: number, part: Partial<DayPlan['wants'][number]>) =>
     onchange({ wants: plan.wants.map((w, j) => (i === j ? { ...w, ...part } : w)) });
@@ -47,26 +56,18 @@
     onchange({ tests: plan.tests.map((t, j) => (i === j ? { ...t, ...part } : t)) });
   const drop = <T,>(list: readonly T[], i: number) => list.filter((_, j) => j !== i);
   const id = $props.id();
-  const wrong = (field: string) => (problem?.field.startsWith(field) ? problem.sentence : undefined);
+  /** What is wrong in a part of the form, where it has no field of its own to stand at. */
+  const wrong = (...fields: string[]) =>
+    problem && fields.some((f) => problem.field === f || problem.field.startsWith(`${f}.`)) ? problem.sentence : undefined;
 </script>
 
 <div class="form">
   <fieldset>
     <legend class="label">Wanted in steam</legend>
-    <TextInput size="sm" labelText="Day" type="date" value={day} on:change={(e) => moveDay(typed(e))} />
+    <DayField label="Day" value={day} onchange={moveDay} />
     {#each plan.wants as w, i (i)}
       <div class="line">
-        <TextInput
-          size="sm"
-          hideLabel
-          labelText="At"
-          type="time"
-          value={time(w.at)}
-          on:change={(e) => {
-            const at = on(day, typed(e));
-            if (at) want(i, { at });
-          }}
-        />
+        <TimeField label="At" hideLabel minutes={minutesOf(w.at)} onchange={(m) => m !== undefined && want(i, { at: on(m) })} />
         <TextInput
           size="sm"
           hideLabel
@@ -97,13 +98,7 @@
         })}>Add a want</button
     >
     <div class="line">
-      <TextInput
-        size="sm"
-        labelText="All over by"
-        type="time"
-        value={time(plan.end)}
-        on:change={(e) => onchange({ end: on(day, typed(e)) ?? null })}
-      />
+      <TimeField label="All over by" optional minutes={minutesOf(plan.end)} onchange={over} />
       <TextInput
         size="sm"
         labelText="Running, min"
@@ -114,18 +109,23 @@
         on:change={(e) => onchange({ running: number(e) || 0 })}
       />
     </div>
+    {#if wrong('end', 'running')}<p class="problem" role="alert">{wrong('end', 'running')}</p>{/if}
   </fieldset>
 
   <fieldset>
     <legend class="label">People</legend>
+    <div class="line people head second small" aria-hidden="true">
+      <span>Name</span><span>As</span><span>There from</span><span>until</span>
+    </div>
     {#each plan.people as p, i (i)}
-      <div class="line three">
+      <div class="line people">
         <input
           class="field"
           list="{id}-names"
           aria-label="Name"
           value={p.name}
           maxlength="120"
+          aria-invalid={problem?.field === `people.${i}.name`}
           onchange={(e) => e.currentTarget.value.trim() && person(i, { name: e.currentTarget.value.trim() })}
         />
         <Select size="sm" hideLabel labelText="As" selected={p.as} on:update={({ detail }) => detail !== p.as && person(i, { as: detail })}>
@@ -134,14 +134,8 @@
             text="trainee"
           />
         </Select>
-        <TextInput
-          size="sm"
-          hideLabel
-          labelText="There from"
-          type="time"
-          value={time(p.from)}
-          on:change={(e) => person(i, { from: on(day, typed(e)) ?? null })}
-        />
+        <TimeField label="There from" hideLabel optional minutes={minutesOf(p.from)} onchange={(m) => person(i, { from: onOr(m) })} />
+        <TimeField label="There until" hideLabel optional minutes={minutesOf(p.until)} onchange={(m) => person(i, { until: onOr(m) })} />
         {#if plan.people.length > 1}<button
             class="quiet"
             aria-label="Remove {p.name}"
@@ -152,20 +146,18 @@
     <datalist id="{id}-names"
       >{#each names as name (name)}<option value={name}></option>{/each}</datalist
     >
-    {#if wrong('people') || wrong('plan') || wrong('end')}<p class="problem" role="alert">
-        {wrong('people') ?? wrong('plan') ?? wrong('end')}
-      </p>{/if}
+    {#if wrong('people', 'plan')}<p class="problem" role="alert">{wrong('people', 'plan')}</p>{/if}
     <button
       class="quiet"
       onclick={() =>
         onchange({
           people: [
             ...plan.people,
-            { name: names.find((n) => plan.people.every((p) => p.name !== n)) ?? 'Helper', as: 'helper', from: null }
+            { name: names.find((n) => plan.people.every((p) => p.name !== n)) ?? `Helper ${plan.people.length}`, as: 'helper', from: null }
           ]
         })}>Add somebody</button
     >
-    <p class="second small">Without a time, there from the start.</p>
+    <p class="second small">Without a time, there from the start and to the end. Times by the club’s clock, {zone.replaceAll('_', ' ')}.</p>
   </fieldset>
 
   <fieldset class="wide">
@@ -186,7 +178,7 @@
         on:change={(e) => onchange({ air: toSi(number(e), 'temperature', units.temperature) })}
       />
     </div>
-    {#if wrong('water') || wrong('air')}<p class="problem" role="alert">{wrong('water') ?? wrong('air')}</p>{/if}
+    {#if wrong('water', 'air')}<p class="problem" role="alert">{wrong('water', 'air')}</p>{/if}
     {#each plan.tests as t, i (i)}
       <div class="line">
         <TextInput
@@ -210,6 +202,9 @@
         <button class="quiet" aria-label="Remove {t.what}" onclick={() => onchange({ tests: drop(plan.tests, i) })}>✕</button>
       </div>
     {/each}
+    {#if wrong('tests', 'minutes', 'without', 'packed')}<p class="problem" role="alert">
+        {wrong('tests', 'minutes', 'without', 'packed')}
+      </p>{/if}
     <button class="quiet" onclick={() => onchange({ tests: [...plan.tests, { what: 'Accumulation test', minutes: 15 }] })}
       >Add a test due today</button
     >
@@ -233,13 +228,16 @@
   }
   .line {
     display: grid;
-    grid-template-columns: 8.2rem minmax(0, 1fr) auto;
+    grid-template-columns: 6.5rem minmax(0, 1fr) auto;
     gap: 8px;
     margin-top: 6px;
     align-items: end;
   }
-  .line.three {
-    grid-template-columns: minmax(0, 1fr) 5.6rem 7.6rem auto;
+  .line.people {
+    grid-template-columns: minmax(0, 1fr) 5.6rem 5rem 5rem auto;
+  }
+  .head {
+    margin: 0;
   }
   .small {
     font-size: 0.875rem;
@@ -275,9 +273,25 @@
     margin: 0;
     min-width: 0;
   }
-  @media (max-width: 900px) {
+  @media (max-width: 56.25em) {
     .form {
       grid-template-columns: minmax(0, 1fr);
+    }
+  }
+  /* On a phone a person's times go under the name. */
+  @media (max-width: 30em) {
+    .line.people {
+      grid-template-columns: 1fr 1fr auto;
+    }
+    .line.people .field {
+      grid-column: 1 / 3;
+      grid-row: 1;
+    }
+    .line.people :global(.bx--select) {
+      grid-column: 1 / -1;
+    }
+    .head {
+      display: none;
     }
   }
 </style>

@@ -20,25 +20,30 @@
   const units = $derived(unitChoice());
   const slack = (ms: number) => (ms > 600 * minute ? '–' : ms < minute / 2 ? '0' : String(Math.round(ms / minute)));
   const many = $derived(plan.people.length > 1);
+  /** A time by its own clock: as planned, at the latest, or as is to be expected. */
+  const byWords = { plan: '', latest: 'latest', expected: 'expected' } as const;
   /** Steps in their order, with the moments that the day turns on between them. */
   const rows = $derived.by(() => {
     const { steam, light, ready } = sheet;
     const moments = [
-      { key: ' light', time: light, mark: 'Fire lit' },
+      { key: ' light', time: light, mark: 'Fire lit', by: 'plan' as const },
       ...(steam.late < Infinity
         ? [
             {
               key: ' steam',
               time: steam.middle,
-              mark: `Working pressure expected, between ${clock(steam.early)} and ${clock(steam.late)} eight times in ten`
+              by: 'expected' as const,
+              mark: `Working pressure, between ${clock(steam.early)} and ${clock(steam.late)} eight times in ten`
             }
           ]
         : []),
-      { key: ' ready', time: ready, mark: 'Proven and ready' }
+      { key: ' ready', time: ready, mark: 'Proven and ready', by: 'latest' as const }
     ];
-    return [...sheet.stations.map((s) => ({ key: s.key, time: s.start, s })), ...moments.map((m) => ({ ...m, at: clock(m.time) }))].sort(
-      (a, b) => a.time - b.time || ('mark' in a ? 1 : -1)
-    );
+    const stations = [...sheet.stations, ...sheet.after];
+    return [
+      ...stations.map((s, i) => ({ key: `${s.key} ${i}`, time: s.start, s })),
+      ...moments.map((m) => ({ ...m, at: clock(m.time) }))
+    ].sort((a, b) => a.time - b.time || ('mark' in a ? 1 : -1));
   });
 </script>
 
@@ -53,11 +58,19 @@
   <tbody>
     {#each rows as row (row.key)}
       {#if 'mark' in row}
-        <tr class="moment"><td class="num at">{row.at}</td><td colspan={many ? 5 : 4}>{row.mark}</td></tr>
+        <tr class="moment"
+          ><td class="num at"
+            >{row.at}{#if byWords[row.by]}<span class="by">{byWords[row.by]}</span>{/if}</td
+          ><td colspan={many ? 5 : 4}>{row.mark}</td></tr
+        >
       {:else}
         {@const s = row.s}
         <tr class:on={s.key === chosen}>
-          <td class="num at"><button class="bare" onclick={() => (chosen = s.key)}>{clock(s.start)}</button></td>
+          <td class="num at"
+            ><button class="bare" onclick={() => (chosen = s.key)}>{clock(s.start)}</button>{#if byWords[s.by]}<span class="by"
+                >{byWords[s.by]}</span
+              >{/if}</td
+          >
           <td>
             {printMarks(s.what, units)}
             {#if s.chore}<span class="second small">in the wait</span>{/if}
@@ -66,7 +79,7 @@
           <td class="second small ph">{s.phase}</td>
           {#if many}<td class="who second">{s.who.split(' ')[0]}</td>{/if}
           <td class="num">
-            {#if onminutes && !s.key.startsWith('test-')}
+            {#if onminutes && s.key !== 'running' && !s.key.startsWith('test-')}
               <input
                 type="number"
                 min="0"
@@ -82,15 +95,12 @@
               />
             {:else}{Math.round((s.end - s.start) / minute)}{/if}
           </td>
-          <td class="num slack" class:none={s.slack < minute / 2}>{slack(s.slack)}</td>
+          <td class="num slack" class:none={s.slack < minute / 2}>{s.by === 'expected' ? '' : slack(s.slack)}</td>
         </tr>
       {/if}
     {/each}
   </tbody>
 </table>
-{#if sheet.noRoom.length}<p class="second small note">
-    No room in the waits for: {sheet.noRoom.map((w) => printMarks(w, units)).join('; ')}.
-  </p>{/if}
 
 <style>
   .ruled td {
@@ -108,7 +118,8 @@
     width: 6.5rem;
   }
   .at {
-    width: 4rem;
+    width: 4.4rem;
+    white-space: nowrap;
   }
   .r {
     text-align: right;
@@ -122,6 +133,12 @@
   }
   .on td {
     background: color-mix(in srgb, var(--works) 12%, var(--raised));
+  }
+  .by {
+    display: block;
+    font: 500 0.8125rem var(--sans);
+    color: var(--ink2);
+    line-height: 1;
   }
   .bare {
     background: none;

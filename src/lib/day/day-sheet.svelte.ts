@@ -1,4 +1,4 @@
-import type { Busy, DayPlan, Known, Whole } from '$core/plan';
+import { type Busy, type DayPlan, type Known, type PlanProblem, planProblem, type Whole } from '$core/plan';
 import { newest } from '../sums';
 
 /** How long a change may be changed again before the server is told, ms. */
@@ -10,12 +10,15 @@ const iso = (ms: number): string => new Date(ms).toISOString();
  * it. The sheet is worked out in the worker; the last one stands until the next comes.
  */
 export class DaySheet {
+  /** As it is asked for now, right or wrong. */
   plan: DayPlan;
+  /** The last that could be planned by: what the sheet beside it is of. */
+  stands: DayPlan;
   whole: Whole;
   /** Another start to compare with, by how many minutes the first want moves. */
   other = $state<{ minutes: number; whole?: Whole }>();
   saving = $state<'saved' | 'to save' | 'saving' | 'not saved'>('saved');
-  problem = $state<{ field: string; sentence: string }>();
+  problem = $state<PlanProblem>();
   readonly known: Known;
   readonly busy: Busy;
   #id: string;
@@ -42,6 +45,7 @@ export class DaySheet {
     this.#id = id;
     this.#purpose = purpose;
     this.plan = $state.raw(plan);
+    this.stands = $state.raw(plan);
     this.whole = $state.raw(whole);
     this.known = known;
     this.busy = busy;
@@ -53,13 +57,19 @@ export class DaySheet {
   /** Changes the plan: the sheet follows at once, the server a moment later. */
   change(part: Partial<DayPlan>, { sheet = true } = {}) {
     this.plan = { ...this.plan, ...part };
-    this.problem = undefined;
+    clearTimeout(this.#timer);
+    // What cannot be planned by is shown with its sentence, and neither worked out nor sent.
+    this.problem = planProblem(this.plan);
+    if (this.problem) {
+      this.saving = 'not saved';
+      return;
+    }
+    this.stands = this.plan;
     if (sheet) {
       this.#ask({ known: this.known, plan: this.plan, busy: this.busy });
       if (this.other) this.compare(this.other.minutes);
     }
     this.saving = 'to save';
-    clearTimeout(this.#timer);
     this.#timer = setTimeout(() => void this.save(), settles);
   }
 
@@ -88,6 +98,7 @@ export class DaySheet {
 
   async save() {
     clearTimeout(this.#timer);
+    if (this.problem) return;
     this.saving = 'saving';
     const sent = this.plan;
     try {

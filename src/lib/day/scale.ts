@@ -1,3 +1,6 @@
+import { aheadOfUtc } from '$core/units';
+import { clubZone } from '../sheet/club';
+
 /** A time axis: where a moment stands, and which moments are marked. */
 export interface Scale {
   readonly from: number;
@@ -16,8 +19,8 @@ export function timeScale(from: number, to: number, left: number, right: number,
   const span = Math.max(10 * minute, to - from);
   const per = (right - left) / span;
   const step = steps.find((s) => s * per >= apart) ?? steps.at(-1)!;
-  // Marks stand on the local clock's hours, also where it is half an hour off.
-  const zone = new Date(from).getTimezoneOffset() * minute;
+  // Marks stand on the hours of the club's clock, also where it is half an hour off.
+  const zone = -aheadOfUtc(from, clubZone());
   const marks: number[] = [];
   for (let at = Math.ceil((from - zone) / step) * step + zone; at <= from + span; at += step) marks.push(at);
   return { from, to: from + span, x: (at) => left + (at - from) * per, at: (x) => from + (x - left) / per, marks };

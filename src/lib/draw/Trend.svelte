@@ -3,6 +3,7 @@
   import type { Log } from '$core/log';
   import { onMount } from 'svelte';
   import type { Footing } from '../../workers/jobs';
+  import { clubZone } from '../sheet/club';
   import { unitChoice } from '../sheet/unit-choice';
 
   let {
@@ -30,7 +31,7 @@
   });
   // Once a minute is often enough for the axis; every entry redraws at once.
   const minute = $derived(Math.floor(now / 60_000) * 60_000);
-  $effect(() => chart?.show(log, unitChoice(), minute, footing));
+  $effect(() => chart?.show(log, unitChoice(), minute, clubZone(), footing));
 </script>
 
 <div class="trend">

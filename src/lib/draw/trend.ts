@@ -1,5 +1,5 @@
 import { laneOf, lanes, type Log } from '$core/log';
-import { fromSi, isLevel, type UnitChoice } from '$core/units';
+import { clockIn, fromSi, isLevel, type UnitChoice } from '$core/units';
 import { CustomChart, LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
 import * as echarts from 'echarts/core';
@@ -16,7 +16,7 @@ const colours = (element: Element) => {
 };
 
 /** The trend as a chart's option: pressure above, the glass under it, events as ticks below. */
-function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof colours>, height: number, footing?: Footing) {
+function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof colours>, height: number, zone: string, footing?: Footing) {
   const { events, context } = log;
   const { fitOut } = context;
   const p = (pascal: number) => Math.round(fromSi(pascal, 'pressure', units.pressure) * 10) / 10;
@@ -57,7 +57,7 @@ function option(log: Log, units: UnitChoice, now: number, c: ReturnType<typeof c
     type: 'time',
     gridIndex: i,
     ...span,
-    axisLabel: { ...label, show: shown, formatter: '{HH}:{mm}', hideOverlap: true },
+    axisLabel: { ...label, show: shown, formatter: (at: number) => clockIn(at, zone), hideOverlap: true },
     axisLine: { ...axisLine, onZero: false },
     axisTick: { show: shown },
     splitLine: { show: false },
@@ -233,9 +233,9 @@ export function draw(element: HTMLElement) {
   const resized = new ResizeObserver(() => (chart.resize(), again()));
   resized.observe(element);
   return {
-    show: (log: Log, units: UnitChoice, now: number, footing?: Footing) => {
+    show: (log: Log, units: UnitChoice, now: number, zone: string, footing?: Footing) => {
       again = () =>
-        chart.setOption(option(log, units, now, colours(element), element.clientHeight, footing) as echarts.EChartsCoreOption, {
+        chart.setOption(option(log, units, now, colours(element), element.clientHeight, zone, footing) as echarts.EChartsCoreOption, {
           notMerge: true
         });
       again();

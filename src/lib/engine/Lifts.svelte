@@ -3,7 +3,7 @@
   import type { FitOut } from '$core/engine';
   import type { Told } from '$core/learn';
   import { printText } from '$core/units';
-  import { format } from 'date-fns';
+  import { month } from '../sheet/when';
   import { unitChoice } from '../sheet/unit-choice';
 
   let { fitOut, told, pointed = $bindable() }: { fitOut: FitOut; told: readonly Told[]; pointed?: string | undefined } = $props();
@@ -53,10 +53,10 @@
         {/each}
       {/each}
     {/each}
-    {#if shown.length}<text x={x(0)} y={height - 6}>{format(shown[0]!.past.litAt, 'MMM yyyy')}</text><text
+    {#if shown.length}<text x={x(0)} y={height - 6}>{month(shown[0]!.past.litAt)}</text><text
         x={x(shown.length - 1)}
         y={height - 6}
-        text-anchor="end">{format(shown.at(-1)!.past.litAt, 'MMM yyyy')}</text
+        text-anchor="end">{month(shown.at(-1)!.past.litAt)}</text
       >{/if}
   </svg>
 </div>

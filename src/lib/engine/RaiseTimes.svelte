@@ -1,7 +1,7 @@
 <script lang="ts">
   // Raise time from one steaming to the next: a dot for what it took, a bar for what was expected, a rule where a chapter begins.
   import type { Learned } from '$core/learn';
-  import { format } from 'date-fns';
+  import { month } from '../sheet/when';
 
   let { learned, pointed = $bindable() }: { learned: Learned; pointed?: string | undefined } = $props();
   let width = $state(360);
@@ -50,8 +50,7 @@
         />
         <rect class="hit" x={x(i) - 8} y={top} width="16" height={height - top - bottom} />
       </g>
-      {#if i === 0 || i === shown.length - 1}<text x={x(i)} y={height - 6} text-anchor={i === 0 ? 'start' : 'end'}
-          >{format(r.litAt, 'MMM yyyy')}</text
+      {#if i === 0 || i === shown.length - 1}<text x={x(i)} y={height - 6} text-anchor={i === 0 ? 'start' : 'end'}>{month(r.litAt)}</text
         >{/if}
     {/each}
   </svg>

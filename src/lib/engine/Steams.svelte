@@ -3,6 +3,9 @@
   import type { FitOut } from '$core/engine';
   import type { Learned, Learning, Told } from '$core/learn';
   import { onMount, untrack } from 'svelte';
+  import { momentAt } from '$core/units';
+  import DayField from '../form/DayField.svelte';
+  import { clubZone } from '../sheet/club';
   import { unitChoice } from '../sheet/unit-choice';
   import { workedText } from '../sheet/worked-text';
   import { day } from '../sheet/when';
@@ -64,8 +67,8 @@
   const leave = (id: string) =>
     save({ ...learning, leftOut: learning.leftOut.includes(id) ? learning.leftOut.filter((x) => x !== id) : [...learning.leftOut, id] });
   function begin() {
-    const at = Date.parse(chapter.at);
-    if (Number.isNaN(at) || !chapter.why.trim()) return;
+    if (!chapter.at || !chapter.why.trim()) return;
+    const at = Date.parse(momentAt(chapter.at, 0, clubZone()));
     void save({ ...learning, chapters: [...learning.chapters, { at, why: chapter.why.trim() }] });
     chapter = { open: false, why: '', at: '' };
   }
@@ -173,7 +176,7 @@
     {#if may}
       {#if chapter.open}
         <form class="row" onsubmit={(e) => (e.preventDefault(), begin())}>
-          <label>From <input class="field" type="date" required bind:value={chapter.at} /></label>
+          <DayField label="From" value={chapter.at} onchange={(at) => (chapter.at = at)} />
           <label
             >because of <input
               class="field"

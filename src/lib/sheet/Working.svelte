@@ -2,6 +2,7 @@
   // The working of a figure: every step in words, its inputs, and where each came from.
   import type { Worked } from '$core/units';
   import { unitChoice } from './unit-choice';
+  import { withTimes } from './when';
   import { workedText } from './worked-text';
 
   let { worked }: { worked: Worked } = $props();
@@ -11,7 +12,7 @@
 <ol class="working">
   {#each worked.steps as step (step.formula)}
     <li>
-      <p>{step.formula}</p>
+      <p>{withTimes(step.formula)}</p>
       {#each step.inputs as input (input.name)}
         <p class="input">
           <span>{input.name}</span><span class="figure">{workedText(input.value, input.kind, units)}</span><span class="from"

@@ -1,6 +1,7 @@
+import { barsOf } from '$core/faults';
 import { forbids as forbidsWords } from '$core/log';
 import { printGlass, printMarks, printText, type UnitChoice } from '$core/units';
-import { age, clock, daysLeft, dueSoon, moment, until } from './when';
+import { age, clock, daysLeft, dueSoon, isoDay, moment, until } from './when';
 
 /** What the Yard knows of an engine that is in steam. */
 export interface InSteam {
@@ -26,6 +27,7 @@ export interface EngineLine {
   running: { id: string; startedAt: string } | null;
   planned: { id: string; wantedAt: string; purpose: string; light?: number | null; early?: number | null; late?: number | null } | null;
   last: { id: string; endedAt: string } | null;
+  retired?: boolean;
 }
 
 export interface Plate {
@@ -66,7 +68,7 @@ export function plate(line: EngineLine, steam: InSteam | undefined, units: UnitC
       : overdue
         ? { need: `${paper.kind} ${until(paper.expires, now)}`, tone: 'act' as const }
         : !paper
-          ? { need: 'No papers recorded', tone: 'caution' as const }
+          ? { need: 'No papers recorded: it may not be steamed', tone: 'act' as const }
           : soon
             ? { need: `${paper.kind} runs out ${until(paper.expires, now)}`, tone: 'caution' as const }
             : fault
@@ -95,6 +97,10 @@ export function countdown(light: number | null | undefined, now: number): string
 
 const toCome = ({ purpose, wantedAt, light, early, late }: NonNullable<EngineLine['planned']>, now: number): string =>
   `${purpose || 'in steam'} at ${moment(wantedAt)}${light && early && late && late < 8e15 ? `${now > light - 20 * 3.6e6 ? `. Light ${clock(light)}` : ''}, steam ${clock(early)}–${clock(late)}` : ''}`;
+
+/** Whether something bars an engine from being steamed today: a fault, a paper, or that it has none. */
+export const isBarred = (line: EngineLine, now: number): boolean =>
+  barsOf({ faults: line.openFaults, papers: line.papers }, isoDay(now)).length > 0;
 
 /** Engines in steam first, then those that are planned, then the rest by their next paper. */
 export function yardOrder(a: EngineLine, b: EngineLine): number {

@@ -1,14 +1,18 @@
-import { differenceInCalendarDays, differenceInMonths, format, parseISO } from 'date-fns';
+import { clockIn, dayIn, dayWords, daysBetween, isoDayIn, momentIn, type When } from '$core/units';
+import { clubZone } from './club';
 
-type When = Date | string | number;
-const date = (when: When) => (typeof when === 'string' ? parseISO(when) : new Date(when));
-
-/** `10:31` */
-export const clock = (when: When) => format(date(when), 'HH:mm');
+/** `10:31`, by the club's clock. */
+export const clock = (when: When) => clockIn(when, clubZone());
 /** `13 Jun 2026` */
-export const day = (when: When) => format(date(when), 'd MMM yyyy');
+export const day = (when: When) => dayIn(when, clubZone());
 /** `13 Jun, 10:31` */
-export const moment = (when: When) => format(date(when), 'd MMM, HH:mm');
+export const moment = (when: When) => momentIn(when, clubZone());
+/** `Jun 2026` */
+export const month = (when: When) => day(when).slice(-8);
+/** `2026-06-13` */
+export const isoDay = (when: When) => isoDayIn(when, clubZone());
+/** A day of the calendar, that is the same in every zone: `13 Jun 2026`. */
+export { dayWords };
 
 /** How long: `0:34`, `4:10`; in seconds. */
 export function span(seconds: number): string {
@@ -18,23 +22,23 @@ export function span(seconds: number): string {
 
 /** How old something is, in the words of someone who looks at a glass: `just now`, `4 min ago`, `2 h 5 min ago`. */
 export function age(when: When, now: number): string {
-  const minutes = Math.floor((now - date(when).getTime()) / 60_000);
+  const minutes = Math.floor((now - new Date(when).getTime()) / 60_000);
   if (minutes < 1) return 'just now';
   if (minutes < 60) return `${minutes} min ago`;
   return minutes < 600 ? `${Math.floor(minutes / 60)} h ${minutes % 60} min ago` : moment(when);
 }
 
-/** How far off a paper's last day is: `in 9 days`, `in 7 months`, `ran out 12 days ago`. */
-export function until(isoDate: string, now: number): string {
-  const days = differenceInCalendarDays(parseISO(isoDate), now);
-  if (days < 0) return `ran out ${-days === 1 ? 'yesterday' : `${-days} days ago`}`;
-  if (days === 0) return 'last day today';
-  return days < 60 ? `in ${days} day${days === 1 ? '' : 's'}` : `in ${differenceInMonths(parseISO(isoDate), now)} months`;
-}
-
 /** A paper is asked about when it has this many days left. */
 export const dueSoon = 30;
-export const daysLeft = (isoDate: string, now: number) => differenceInCalendarDays(parseISO(isoDate), now);
+export const daysLeft = (isoDate: string, now: number) => daysBetween(`${isoDay(now)}T12:00:00Z`, `${isoDate}T12:00:00Z`, 'UTC');
+
+/** How far off a paper's last day is: `in 9 days`, `in 7 months`, `ran out 12 days ago`. */
+export function until(isoDate: string, now: number): string {
+  const days = daysLeft(isoDate, now);
+  if (days < 0) return `ran out ${-days === 1 ? 'yesterday' : `${-days} days ago`}`;
+  if (days === 0) return 'last day today';
+  return days < 60 ? `in ${days} day${days === 1 ? '' : 's'}` : `in ${Math.floor(days / 30.44)} months`;
+}
 
 /** `10:38–10:56`, or with its middle and its late edge in words: `10:38–10:56, nine times in ten before 10:56`. Never a bare number. */
 export function bandWords(band: { early: number; middle: number; late: number }, told: boolean): string {

@@ -1,25 +1,19 @@
 import { dayEngine, together } from '$core/plan';
+import { dayAfter, isDay, isoDayIn, momentAt } from '$core/units';
 import { allowed } from '$server/members';
 import { need } from '$server/answer';
 import { plansOn, setBays } from '$server/plans';
 import { fail } from '@sveltejs/kit';
 
-/** A calendar day, by the server's clock; today when none is asked for. */
-function dayOf(asked: string | null): { from: Date; to: Date; on: string } {
-  const on = asked && /^\d{4}-\d\d-\d\d$/.test(asked) && !Number.isNaN(Date.parse(asked)) ? asked : undefined;
-  const from = on ? new Date(`${on}T00:00:00`) : new Date(new Date().setHours(0, 0, 0, 0));
-  const to = new Date(from);
-  to.setDate(to.getDate() + 1);
-  return {
-    from,
-    to,
-    on: `${from.getFullYear()}-${String(from.getMonth() + 1).padStart(2, '0')}-${String(from.getDate()).padStart(2, '0')}`
-  };
+/** A day of the club's calendar; today when none is asked for. */
+function dayOf(asked: string | null, zone: string): { from: Date; to: Date; on: string } {
+  const on = asked && isDay(asked) ? asked : isoDayIn(Date.now(), zone);
+  return { on, from: new Date(momentAt(on, 0, zone)), to: new Date(momentAt(dayAfter(on, 1), 0, zone)) };
 }
 
 export const load = async ({ locals, url }) => {
   const member = need(locals);
-  const { from, to, on } = dayOf(url.searchParams.get('on'));
+  const { from, to, on } = dayOf(url.searchParams.get('on'), member.zone);
   const ahead = new Date(from);
   ahead.setDate(ahead.getDate() + 30);
   const { plans, coming, bays } = await plansOn(member.club, from, to, ahead);

@@ -3,8 +3,9 @@
   import { enhance } from '$app/forms';
   import { goto } from '$app/navigation';
   import { timeScale } from '$lib/day/scale';
+  import DayField from '$lib/form/DayField.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
-  import { bandWords, clock, day, moment, withTimes } from '$lib/sheet/when';
+  import { bandWords, clock, dayWords, moment, withTimes } from '$lib/sheet/when';
 
   let { data, form } = $props();
   const minute = 60_000;
@@ -34,21 +35,16 @@
 <div class="sheet">
   <TitleBlock
     cells={[
-      { label: 'Day', value: day(`${data.on}T12:00:00`), wide: true },
+      { label: 'Day', value: dayWords(data.on), wide: true },
       { label: 'Engines wanted', value: String(data.plans.length) },
       { label: 'First light', value: placed.length ? clock(Math.min(...placed.map((p) => p.sheet.light))) : '–' },
       { label: 'Steaming bays', value: String(data.bays), desk: true },
       { label: 'To settle', value: String(problems.length), abnormal: problems.length > 0 }
     ]}
   >
-    {#snippet action()}<label class="plain pick"
-        >Another day <input
-          class="field"
-          type="date"
-          value={data.on}
-          onchange={(e) => void goto(`/day?on=${e.currentTarget.value}`)}
-        /></label
-      >{/snippet}
+    {#snippet action()}<div class="pick">
+        <DayField label="Another day" value={data.on} onchange={(on) => void goto(`/day?on=${on}`)} />
+      </div>{/snippet}
   </TitleBlock>
 
   {#if !data.plans.length}

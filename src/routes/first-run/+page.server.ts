@@ -10,7 +10,7 @@ export const load = async () => {
 export const actions = {
   default: async ({ request, cookies, url }) => {
     const values = Object.fromEntries(await request.formData()) as Record<string, string>;
-    const checked = check<{ club: string; name: string; signIn: string; password: string }>(firstClubSchema, values);
+    const checked = check<{ club: string; zone: string; name: string; signIn: string; password: string }>(firstClubSchema, values);
     const { password: _, ...shown } = values;
     if ('field' in checked) return fail(400, { values: shown, field: checked.field, problem: checked.sentence });
     const session = await foundFirstClub(checked.value);

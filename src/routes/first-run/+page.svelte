@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { browser } from '$app/environment';
   import { Button, TextInput } from 'carbon-components-svelte';
   import PersonFields from '$lib/form/PersonFields.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
@@ -25,6 +26,8 @@
       invalidText={form?.problem ?? ''}
       required
     />
+    <!-- The club's clock is the one of whoever founds it, until Settings say otherwise. -->
+    <input type="hidden" name="zone" value={browser ? Intl.DateTimeFormat().resolvedOptions().timeZone : 'UTC'} />
     <PersonFields values={form?.values} problem={form?.problem} field={form?.field} />
     <Button type="submit">Open the book</Button>
   </form>

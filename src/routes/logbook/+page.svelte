@@ -2,6 +2,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { printText } from '$core/units';
+  import DayField from '$lib/form/DayField.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { clock, day, span } from '$lib/sheet/when';
@@ -43,22 +44,15 @@
       {#each data.engines as e (e.id)}<SelectItem value={e.id} text={e.name} />{/each}
     </Select>
     <TextInput labelText="Keeper" name="keeper" value={data.wanted.keeper ?? ''} placeholder="Part of a name" />
-    <TextInput
-      labelText="From"
-      name="from"
-      type="date"
-      value={data.wanted.from ?? ''}
-      invalid={data.problem?.field === 'from'}
-      invalidText={data.problem?.sentence ?? ''}
-    />
-    <TextInput
-      labelText="To"
-      name="to"
-      type="date"
-      value={data.wanted.to ?? ''}
-      invalid={data.problem?.field === 'to'}
-      invalidText={data.problem?.sentence ?? ''}
-    />
+    {#each [['from', 'From'], ['to', 'To']] as const as [name, label] (name)}
+      <DayField
+        {label}
+        {name}
+        optional
+        value={data.wanted[name] ?? ''}
+        problem={data.problem?.field === name ? data.problem.sentence : undefined}
+      />
+    {/each}
     <div class="apply">
       <Button type="submit">Show</Button>{#if filtered}<a href="/logbook">All</a>{/if}
     </div>

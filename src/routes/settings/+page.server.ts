@@ -1,14 +1,14 @@
-import { usualUnits } from '$core/units';
+import { isZone, usualUnits } from '$core/units';
 import { invite } from '$server/accounts';
 import { check, need } from '$server/answer';
-import { membersOf, type Role, roles, saveUnits, unitsSchema } from '$server/members';
+import { membersOf, type Role, roles, saveUnits, saveZone, unitsSchema } from '$server/members';
 import { fail, redirect } from '@sveltejs/kit';
 
 const themes = ['sheet', 'lamp', 'sun'];
 
 export const load = async ({ locals }) => {
   const member = need(locals);
-  return { members: await membersOf(member.club), roles };
+  return { members: await membersOf(member.club), roles, zones: Intl.supportedValuesOf('timeZone') };
 };
 
 export const actions = {
@@ -18,6 +18,15 @@ export const actions = {
     if ('field' in checked) return fail(400, { at: 'units', problem: 'Choose one of the units that are offered.' });
     await saveUnits(member, checked.value);
     return { at: 'units', done: true };
+  },
+  zone: async ({ request, locals }) => {
+    const member = need(locals, 'set the clock');
+    const zone = String((await request.formData()).get('zone') ?? '')
+      .trim()
+      .replaceAll(' ', '_');
+    if (!isZone(zone)) return fail(400, { at: 'zone', problem: 'Choose a time zone from the list, or UTC.' });
+    await saveZone(member.club, zone);
+    return { at: 'zone', done: true };
   },
   theme: async ({ request, cookies, url }) => {
     const theme = String((await request.formData()).get('theme'));

@@ -2,7 +2,9 @@
   import { enhance } from '$app/forms';
   import SignOut from '$lib/sheet/SignOut.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
-  import { Button, Checkbox, CopyButton, Select, SelectItem } from 'carbon-components-svelte';
+  import { zoneWords } from '$core/units';
+  import { clock } from '$lib/sheet/when';
+  import { Button, Checkbox, CopyButton, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 
   let { data, form } = $props();
   const kinds = [
@@ -85,6 +87,41 @@
         <noscript><Button type="submit">Use it</Button></noscript>
       </form>
       <SignOut />
+    </section>
+    <section class="box pad">
+      <h2 class="heading">The club’s clock</h2>
+      <p class="second">
+        Every time on a page, a record, a CSV and a PDF is by this clock, on every device. It is {clock(data.now)}, {zoneWords(
+          data.now,
+          data.zone
+        )}.
+      </p>
+      {#if data.rights.includes('set the clock')}
+        <form
+          method="POST"
+          action="?/zone"
+          class="stack"
+          use:enhance={() =>
+            ({ update }) =>
+              update({ reset: false })}
+        >
+          <TextInput
+            labelText="Time zone"
+            name="zone"
+            list="zones"
+            value={data.zone}
+            helperText="Type a few letters of the nearest city."
+            invalid={form?.at === 'zone' && 'problem' in form}
+            invalidText={form?.at === 'zone' && 'problem' in form ? String(form.problem) : ''}
+          />
+          <datalist id="zones"
+            >{#each data.zones as z (z)}<option value={z}></option>{/each}</datalist
+          >
+          <div class="row">
+            <Button type="submit">Save the clock</Button>{#if form?.at === 'zone' && 'done' in form}<span role="status">Saved.</span>{/if}
+          </div>
+        </form>
+      {/if}
     </section>
     <section class="box pad members">
       <h2 class="heading">Members</h2>

@@ -210,6 +210,7 @@ export const fillAndOil: readonly StepRule[] = [
         ? 'Before lighting, with clean hands.'
         : 'Now, or in the wait when the oil runs warm: it is the same round, and it is done once.',
     chore: true,
+    kept: true,
     minutes: 8,
     who: 'either',
     materials: ['motion oil', 'oil can']

@@ -71,6 +71,7 @@ export const raise: readonly StepRule[] = [
     why: `Air shut in makes the gauge read ${p(psi(15))} to ${p(psi(20))} before there is steam. If the needle sags when you open it, that was air leaving.`,
     gates: (f) => at(Math.min(psi(18), f.workingPressure * 0.3)),
     chore: true,
+    kept: true,
     sets: (f) => [{ valve: f.whistle ? 'whistle' : f.vent ? 'vent' : 'blower', open: 1, then: 0 }],
     minutes: 1
   },
@@ -144,6 +145,7 @@ export const raise: readonly StepRule[] = [
     why: 'A leak that grows from 30 to 50 will not take up at working pressure.',
     gates: at(psi(50)),
     chore: true,
+    kept: true,
     minutes: 2
   },
   {

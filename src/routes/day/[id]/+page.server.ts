@@ -7,7 +7,7 @@ export const load = async ({ params, locals }) => {
   const member = need(locals);
   const found = await planOf(member.club, needId(params.id));
   if (!found) return notHere('plan');
-  const { row, plan, known, busy, others, whole } = found;
+  const { row, plan, problems, known, busy, others, whole } = found;
   const [carried, members] = await Promise.all([carriedFrom(member.club, row.engineId), membersOf(member.club)]);
   return {
     id: row.id,
@@ -17,6 +17,7 @@ export const load = async ({ params, locals }) => {
     startedAt: row.startedAt,
     cancelled: row.cancelledAt !== null,
     plan,
+    problems,
     known,
     busy,
     carried,

@@ -10,7 +10,7 @@
   import { ticking } from '$lib/sheet/clock.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
-  import { bandWords, clock, day, moment, withTimes } from '$lib/sheet/when';
+  import { bandWords, clock, day, isoDay, moment, withTimes } from '$lib/sheet/when';
   import { untrack } from 'svelte';
 
   let { data } = $props();
@@ -31,15 +31,18 @@
   let chosen = $state<string>();
   let starting = $state<string>();
   let sure = $state(false);
-  const zone = encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  /** A sheet of another day is started only when that is said. */
+  let early = $state(false);
 
+  const today = $derived(isoDay(plan.wants[0]!.at) === isoDay(time.now));
   async function start() {
     starting = undefined;
+    if (!today && !early) return void (early = true);
     await sheetOf.save();
     const response = await fetch(`/api/engines/${data.engineId}/steamings`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ purpose: data.purpose })
+      body: JSON.stringify({ purpose: data.purpose, plan: data.id })
     });
     const answer = await response.json();
     if (response.ok) await goto(`/footplate/${answer.id}`);
@@ -72,7 +75,14 @@
       {:else if may}<button class="plain go" onclick={start}>Start steaming</button>{/if}
     {/snippet}
   </TitleBlock>
+  {#each data.problems as p (p.field + p.sentence)}<p class="strip caution above">
+      ▲ This sheet was stored before it had to fit: {p.sentence} What is usual stands in its place; change it below, and it is written anew.
+    </p>{/each}
   {#if data.cancelled}<p class="strip above">This plan was called off. It is kept to look at.</p>{/if}
+  {#if early}<p class="strip caution above" role="alert">
+      ▲ This sheet is for {day(plan.wants[0]!.at)}, not for today. <button class="quiet" onclick={start}>Start it now all the same</button>
+      <button class="quiet" onclick={() => (early = false)}>Do not</button>
+    </p>{/if}
   {#if starting}<p class="strip act above" role="alert">
       {starting} <a href="/engines/{data.engineId}">Look at the engine’s page.</a>
     </p>{/if}
@@ -87,11 +97,9 @@
         {#if may}<span class="second" aria-live="polite"
             >{{ saved: 'saved', 'to save': 'saving…', saving: 'saving…', 'not saved': '▲ not saved yet' }[sheetOf.saving]}</span
           >{/if}
-        <a href="/day/{data.id}/sheet.ics">Calendar</a><a href="/day/{data.id}/sheet.csv">CSV</a><a
-          href="/day/{data.id}/sheet.pdf?zone={zone}">PDF</a
-        >
+        <a href="/day/{data.id}/sheet.ics">Calendar</a><a href="/day/{data.id}/sheet.csv">CSV</a><a href="/day/{data.id}/sheet.pdf">PDF</a>
         <button class="quiet" onclick={() => window.print()}>Print</button>
-        {#if others}<a href="/day?on={plan.wants[0]!.at.slice(0, 10)}"
+        {#if others}<a href="/day?on={isoDay(plan.wants[0]!.at)}"
             >{others === 1 ? 'One other engine' : `${others} other engines`} that day</a
           >{/if}
       </p>
@@ -106,7 +114,7 @@
     <div class="countdown">
       <Countdown
         {sheet}
-        {plan}
+        plan={sheetOf.stands}
         other={sheetOf.other?.whole?.sheet}
         now={time.now}
         bind:chosen
@@ -179,9 +187,12 @@
         </section>{/if}
       <section class="box pad steps" id="steps">
         <h2 class="label">
-          Steps, at their times{sheet.stopBy === undefined ? '' : `; last fire by ${clock(sheet.stopBy)} to be over in time`}
+          Steps, at their times{sheet.stopBy === undefined ? '' : `; last fire by ${clock(sheet.stopBy)} to be over in time`}{sheet.noRoom
+            .length
+            ? `; no room in the waits for: ${sheet.noRoom.map((w) => printMarks(w, units)).join('; ')}`
+            : ''}
         </h2>
-        <Steps {sheet} {plan} bind:chosen onminutes={may ? (key, m) => sheetOf.minutes(key, m) : undefined} />
+        <Steps {sheet} plan={sheetOf.stands} bind:chosen onminutes={may ? (key, m) => sheetOf.minutes(key, m) : undefined} />
       </section>
       {#if may}<p class="small no-print off">
           {#if sure}Call this plan off? <button class="quiet" onclick={callOff}>Yes, call it off</button>

@@ -1,24 +1,25 @@
 import { figures } from '$core/engine';
 import { check, need, needId, notHere } from '$server/answer';
-import { addPaper, engine, paperSchema, papersOf, removePaper } from '$server/engines';
+import { addPaper, engine, paperSchema, papersOf, removePaper, retire } from '$server/engines';
 import { faults, faultSchema, raiseFault } from '$server/faults';
-import { type DayPlan, dayPlanSchema } from '$core/plan';
-import { makePlan, plannedFor, toldOf, usualPlan } from '$server/plans';
+import { usualPlan } from '$core/plan';
+import { checkPlan } from '$core/plan/check';
+import { makePlan, plannedFor, toldOf } from '$server/plans';
 import { carriedFrom, lastSteamings, obstacles, startSteaming } from '$server/steamings';
+import { isDay, isoDayIn, momentAt } from '$core/units';
+import { readTime } from '$core/units/read-time';
 import { fail, redirect } from '@sveltejs/kit';
 
-const today = () => new Date().toISOString().slice(0, 10);
-
 export const load = async ({ params, locals }) => {
-  const { club } = need(locals);
+  const { club, zone } = need(locals);
   const id = needId(params.id);
   const found = await engine(club, id);
   if (!found) return notHere('engine');
-  const [papers, open, steamings, { stops, passengers }, past, planned, carried] = await Promise.all([
+  const [papers, open, steamings, { stops, passengers }, past, plans, carried] = await Promise.all([
     papersOf(club, id),
     faults(club, { engineId: id }),
     lastSteamings(club, id),
-    obstacles(club, id, today()),
+    obstacles(club, id, isoDayIn(Date.now(), zone)),
     toldOf(club, id),
     plannedFor(club, id),
     carriedFrom(club, id)
@@ -36,7 +37,7 @@ export const load = async ({ params, locals }) => {
     stops,
     passengers,
     past,
-    planned,
+    plans,
     now: Date.now()
   };
 };
@@ -51,7 +52,7 @@ export const actions = {
         .trim()
         .slice(0, 120),
       ...(reason ? { reason: reason.slice(0, 1000) } : {}),
-      today: today()
+      ...(form.has('plan') ? { plan: String(form.get('plan')) || null } : {})
     });
     if ('problem' in started) return fail(started.status, { at: 'start', problem: started.problem });
     redirect(303, `/footplate/${started.id}`);
@@ -62,14 +63,24 @@ export const actions = {
     const purpose = String(form.get('purpose') ?? '')
       .trim()
       .slice(0, 120);
-    const at = new Date(String(form.get('at') ?? ''));
-    if (Number.isNaN(at.getTime())) return fail(400, { at: 'plan', problem: 'Say on which day and at what time it is wanted in steam.' });
+    const [day, clock] = [String(form.get('day') ?? ''), String(form.get('clock') ?? '')];
+    const minutes = readTime(clock);
+    if (!isDay(day) || 'problem' in minutes)
+      return fail(400, { at: 'plan', problem: 'Say on which day and at what time it is wanted in steam, as 16:30 or 4.30pm.' });
+    const at = new Date(momentAt(day, minutes.minutes, member.zone));
     if (at.getTime() < Date.now()) return fail(400, { at: 'plan', problem: 'That time has passed: say when it is wanted in steam.' });
-    const checked = check<DayPlan>(dayPlanSchema, usualPlan(member.name, at, purpose.slice(0, 60)));
+    const checked = checkPlan(usualPlan(member.name, at.toISOString(), purpose.slice(0, 60)));
     if ('field' in checked) return fail(400, { at: 'plan', problem: checked.sentence });
-    const made = await makePlan(member, needId(params.id), { purpose, plan: checked.value });
+    const made = await makePlan(member, needId(params.id), { purpose, plan: checked.plan });
     if ('problem' in made) return fail(made.status, { at: 'plan', problem: made.problem });
     redirect(303, `/day/${made.id}`);
+  },
+  retire: async ({ request, params, locals }) => {
+    const member = need(locals, 'edit engines');
+    const retired = (await request.formData()).get('retired') === 'yes';
+    if (!(await retire(member.club, needId(params.id), retired)))
+      return fail(409, { at: 'retire', problem: 'It is in steam: sign that steaming off first.' });
+    return { at: 'retire', done: true };
   },
   paper: async ({ request, params, locals }) => {
     const member = need(locals, 'keep papers');

@@ -1,21 +1,19 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import { paperKinds } from '$core/engine';
-  import { forbids } from '$core/log';
   import { printMarks, printText } from '$core/units';
   import BoilerSection from '$lib/draw/BoilerSection.svelte';
-  import Figures from '$lib/sheet/Figures.svelte';
+  import LastSteamings from '$lib/engine/LastSteamings.svelte';
+  import OpenFaults from '$lib/engine/OpenFaults.svelte';
+  import Papers from '$lib/engine/Papers.svelte';
+  import PlanDialog from '$lib/engine/PlanDialog.svelte';
+  import StartDialog from '$lib/engine/StartDialog.svelte';
   import Steams from '$lib/engine/Steams.svelte';
+  import Figures from '$lib/sheet/Figures.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
-  import { clock, day, daysLeft, dueSoon, moment, span, until } from '$lib/sheet/when';
-  import { addDays, format, setHours, startOfDay } from 'date-fns';
-  import { untrack } from 'svelte';
-  import { Button, Modal, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
+  import { clock, daysLeft, dayWords, moment } from '$lib/sheet/when';
 
   let { data, form } = $props();
-  /** Eleven tomorrow: when most engines are first wanted. */
-  const nextMorning = (now: number) => setHours(startOfDay(addDays(now, 1)), 11);
   const f = $derived(data.engine.fitOut);
   const units = $derived(unitChoice());
   const can = (right: (typeof data.rights)[number]) => data.rights.includes(right);
@@ -26,17 +24,24 @@
       .sort((a, b) => a.expires.localeCompare(b.expires))
   );
   const nextPaper = $derived(newest[0]);
-  const openFaults = $derived(data.faults.filter((x) => !x.fixedAt));
+  const retired = $derived(data.engine.retiredAt !== null);
   const barred = $derived(data.stops.length > 0);
-  let open = $state({ start: false, plan: false, paper: false, fault: false });
-  let wanted = $state(untrack(() => format(nextMorning(data.now), "yyyy-MM-dd'T'HH:mm")));
+  let open = $state({ start: false, plan: false });
   $effect(() => {
     if (form?.at === 'start') open.start = true;
     if (form?.at === 'plan') open.plan = true;
-    if (form && 'done' in form) open = { start: false, plan: false, paper: false, fault: false };
   });
-  const standing = $derived(
-    data.running ? 'In steam' : data.last ? `Cold, stored ${f.storage === 'full' ? 'full and treated' : 'dry and open'}` : 'Not steamed yet'
+  const problemOf = (at: string) => (form?.at === at && 'problem' in form ? form.problem : undefined);
+  const stands = $derived(
+    retired
+      ? 'Retired'
+      : data.running
+        ? 'In steam'
+        : barred
+          ? 'May not be steamed'
+          : data.last
+            ? `Cold, stored ${f.storage === 'full' ? 'full and treated' : 'dry and open'}`
+            : 'Not steamed yet'
   );
 </script>
 
@@ -47,11 +52,11 @@
       { label: 'Engine', value: f.name, wide: true },
       { label: 'Class', value: `${f.description} · ${f.scale} · ${f.shell.material}`, desk: true },
       { label: 'WP', value: printText(f.workingPressure, 'pressure', units) },
-      { label: 'State', value: barred && !data.running ? 'May not be steamed' : standing, abnormal: barred && !data.running, desk: true },
+      { label: 'State', value: stands, abnormal: barred && !data.running && !retired, desk: true },
       nextPaper
         ? {
             label: 'Next paper',
-            value: `${nextPaper.kind} · ${day(nextPaper.expires)}`,
+            value: `${nextPaper.kind} · ${dayWords(nextPaper.expires)}`,
             abnormal: daysLeft(nextPaper.expires, data.now) < 0,
             desk: true
           }
@@ -60,9 +65,10 @@
   >
     {#snippet action()}
       {#if data.running}<a class="plain go" href="/footplate/{data.running.id}">Footplate</a>
-      {:else if can('start steaming')}<button class="plain go" onclick={() => (open.start = true)}>Start steaming</button>{/if}
+      {:else if can('start steaming') && !retired}<button class="plain go" onclick={() => (open.start = true)}>Start steaming</button>{/if}
     {/snippet}
   </TitleBlock>
+  {#if retired}<p class="strip above">This engine is retired: it is neither planned nor steamed. Its records stay.</p>{/if}
 
   <div class="box drawing">
     <section class="pad section">
@@ -88,23 +94,7 @@
   </div>
 
   <div class="three">
-    <section class="box pad">
-      <div class="row between">
-        <h2 class="label">Faults</h2>
-        {#if can('log')}<button class="quiet" onclick={() => (open.fault = true)}>Raise a fault</button>{/if}
-      </div>
-      <table class="ruled">
-        <tbody>
-          {#each openFaults.slice(0, 5) as fault (fault.id)}
-            <tr class:act={fault.forbids === 'steaming'} class:caution={fault.forbids === 'passengers'}
-              ><td>{fault.text}</td><td class="num wrap">{forbids[fault.forbids]}</td></tr
-            >
-          {:else}<tr><td class="second">No open faults.</td></tr>{/each}
-        </tbody>
-      </table>
-      <p class="small"><a href="/faults?engine={data.engine.id}">All faults, {data.faults.length - openFaults.length} fixed</a></p>
-    </section>
-
+    <OpenFaults engineId={data.engine.id} faults={data.faults} may={can('log')} {form} />
     <section class="box pad">
       <h2 class="label">Carried over from last time</h2>
       <table class="ruled">
@@ -122,44 +112,19 @@
       </table>
       {#if data.carried.length > 5}<p class="second small">and {data.carried.length - 5} more</p>{/if}
     </section>
-
-    <section class="box pad">
-      <div class="row between">
-        <h2 class="label">Papers</h2>
-        {#if can('keep papers')}<button class="quiet" onclick={() => (open.paper = true)}>Add a paper</button>{/if}
-      </div>
-      <table class="ruled">
-        <tbody>
-          {#each newest as paper (paper.id)}
-            {@const left = daysLeft(paper.expires, data.now)}
-            <tr class:act={left < 0} class:caution={left >= 0 && left <= dueSoon}>
-              <td
-                >{paper.kind}{#if paper.number}<span class="second number">{paper.number}</span>{/if}</td
-              >
-              <td class="num">{day(paper.expires)}<br /><span class="when">{until(paper.expires, data.now)}</span></td>
-              {#if can('keep papers')}<td class="drop"
-                  ><form method="POST" action="?/dropPaper" use:enhance>
-                    <button class="quiet" name="paper" value={paper.id} aria-label="Remove {paper.kind} {paper.number}">remove</button>
-                  </form></td
-                >{/if}
-            </tr>
-          {:else}<tr><td class="act">No papers are recorded: without them it is not steamed.</td></tr>{/each}
-        </tbody>
-      </table>
-    </section>
+    <Papers {newest} now={data.now} may={can('keep papers')} {form} />
   </div>
 
   <section class="box pad history">
     <div class="row between">
       <h2 class="label">Plan</h2>
-      {#if can('start steaming')}<button class="quiet" onclick={() => (open.plan = true)}>Plan a steaming</button>{/if}
+      {#if can('start steaming') && !retired}<button class="quiet" onclick={() => (open.plan = true)}>Plan a steaming</button>{/if}
     </div>
-    {#if data.planned}
+    {#each data.plans as p (p.id)}
       <p>
-        <a href="/day/{data.planned.id}">{data.planned.purpose || 'In steam'}, {moment(data.planned.wantedAt)}</a
-        >{#if data.planned.planned}: light at {clock(data.planned.planned.light)}{/if}
+        <a href="/day/{p.id}">{p.purpose || 'In steam'}, {moment(p.wantedAt)}</a>{#if p.planned}: light at {clock(p.planned.light)}{/if}
       </p>
-    {:else}<p class="second">Nothing is planned. A day sheet says when to light, what to fill to and what to bring.</p>{/if}
+    {:else}<p class="second">Nothing is planned. A day sheet says when to light, what to fill to and what to bring.</p>{/each}
   </section>
 
   {#key data.engine.id}<Steams
@@ -169,108 +134,34 @@
       learning={data.past.learning}
       may={can('edit engines')}
     />{/key}
+  <div class="history"><LastSteamings engineId={data.engine.id} steamings={data.steamings} /></div>
 
-  <section class="box pad history">
-    <div class="row between">
-      <h2 class="label">Last steamings</h2>
-      <a class="small" href="/logbook?engine={data.engine.id}">All in the Logbook</a>
-    </div>
-    <div class="scroll">
-      <table class="ruled last">
-        <thead
-          ><tr
-            ><th>Day</th><th>For</th><th class="r">In steam</th><th class="r">Raise</th><th class="r">Highest</th><th class="r">Faults</th
-            ></tr
-          ></thead
-        >
-        <tbody>
-          {#each data.steamings.filter((s) => s.endedAt) as s (s.id)}
-            <tr>
-              <td><a href="/records/{s.id}">{moment(s.startedAt)}</a></td>
-              <td>{s.purpose || '–'}</td>
-              <td class="num">{s.summary?.inSteam ? span(s.summary.inSteam) : '–'}</td>
-              <td class="num">{s.summary?.raise ? span(s.summary.raise) : '–'}</td>
-              <td class="num">{s.summary?.highest ? printText(s.summary.highest, 'pressure', units) : '–'}</td>
-              <td class="num">{s.summary?.faults ?? 0}</td>
-            </tr>
-          {:else}<tr><td colspan="6" class="second">Not steamed yet. Start one, and its record stands here.</td></tr>{/each}
-        </tbody>
-      </table>
-    </div>
-  </section>
+  {#if can('edit engines') && !data.running}
+    <form class="history small" method="POST" action="?/retire" use:enhance>
+      <button class="quiet" name="retired" value={retired ? 'no' : 'yes'}
+        >{retired ? 'Bring this engine back' : 'Retire this engine'}</button
+      >
+      {#if problemOf('retire')}<span class="problem" role="alert">{problemOf('retire')}</span>{/if}
+    </form>
+  {/if}
 </div>
 
-<Modal bind:open={open.start} passiveModal modalHeading="Start steaming {f.name}">
-  <form method="POST" action="?/start" class="stack" use:enhance>
-    {#if barred}
-      <div class="strip act">
-        <strong>It may not be steamed as it stands:</strong>
-        <ul>
-          {#each data.stops as stop (stop)}<li>{stop}</li>{/each}
-        </ul>
-      </div>
-    {/if}
-    {#if data.passengers.length}<p class="strip">▲ Not with passengers: {data.passengers.join('; ')}.</p>{/if}
-    {#if !barred || can('override')}
-      <TextInput labelText="What for" name="purpose" maxlength={120} placeholder="Public running, members’ day, steam test" />
-      {#if barred}
-        <TextArea labelText="Why is it steamed all the same? This stays in the record." name="reason" rows={3} maxlength={1000} required />
-        <p class="second">
-          An override is yours to answer for. It changes no certificate, and the club’s boiler code and the examiner come before it.
-        </p>
-      {/if}
-      {#if form?.at === 'start' && form.problem}<p class="problem" role="alert">{form.problem}</p>{/if}
-      <Button type="submit" kind={barred ? 'danger' : 'primary'}>{barred ? 'Start it all the same' : 'Start'}</Button>
-    {:else}
-      <p>A steward or an owner may override this with a written reason. Fix the fault or renew the paper, or ask one of them.</p>
-    {/if}
-  </form>
-</Modal>
-
-<Modal bind:open={open.plan} passiveModal modalHeading="Plan a steaming of {f.name}">
-  <form
-    method="POST"
-    action="?/plan"
-    class="stack"
-    use:enhance={({ formData }) => {
-      // The clock on this device says which moment is meant.
-      const local = new Date(String(formData.get('wanted')));
-      if (!Number.isNaN(local.getTime())) formData.set('at', local.toISOString());
-    }}
-  >
-    <TextInput labelText="Wanted in steam" name="wanted" type="datetime-local" bind:value={wanted} required />
-    <TextInput labelText="What it is wanted for" name="purpose" maxlength={60} placeholder="First train, demonstration, steam test" />
-    <p class="second">Who comes, the water and the weather are set on the sheet.</p>
-    {#if form?.at === 'plan' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
-    <Button type="submit">Make the day sheet</Button>
-  </form>
-</Modal>
-
-<Modal bind:open={open.paper} passiveModal modalHeading="Add a paper">
-  <form method="POST" action="?/paper" class="stack" use:enhance>
-    <Select labelText="Kind" name="kind"
-      >{#each paperKinds as kind (kind)}<SelectItem value={kind} text={kind} />{/each}</Select
-    >
-    <TextInput labelText="Number" name="number" maxlength={60} />
-    <TextInput labelText="Issued" name="issued" type="date" required />
-    <TextInput labelText="Runs out" name="expires" type="date" required />
-    {#if form?.at === 'paper' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
-    <Button type="submit">Add it</Button>
-  </form>
-</Modal>
-
-<Modal bind:open={open.fault} passiveModal modalHeading="Raise a fault">
-  <form method="POST" action="?/fault" class="stack" use:enhance>
-    <TextArea labelText="What is wrong, and where" name="text" rows={3} maxlength={2000} required />
-    <Select labelText="Until it is fixed" name="forbids" selected="nothing"
-      >{#each Object.entries(forbids).reverse() as [key, word] (key)}<SelectItem value={key} text={word} />{/each}</Select
-    >
-    {#if form?.at === 'fault' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
-    <Button type="submit">Raise it</Button>
-  </form>
-</Modal>
+<StartDialog
+  bind:open={open.start}
+  name={f.name}
+  now={data.now}
+  stops={data.stops}
+  passengers={data.passengers}
+  plans={data.plans}
+  mayOverride={can('override')}
+  problem={problemOf('start')}
+/>
+<PlanDialog bind:open={open.plan} name={f.name} now={data.now} problem={problemOf('plan')} />
 
 <style>
+  .above {
+    margin-top: 12px;
+  }
   .drawing {
     display: grid;
     grid-template-columns: minmax(0, 1fr) 380px;
@@ -299,25 +190,8 @@
   .wrap {
     white-space: normal;
   }
-  .when {
-    font-size: 0.875rem;
-    font-weight: 500;
-  }
-  .number {
-    margin-left: 6px;
-  }
-  .drop {
-    width: 1px;
-    font-size: 0.875rem;
-  }
   .history {
     margin-top: 12px;
-  }
-  .r {
-    text-align: right;
-  }
-  .scroll {
-    overflow-x: auto;
   }
   @media (max-width: 900px) {
     .drawing,

@@ -3,7 +3,7 @@ import type { FitOut } from '$core/engine';
 import { startingSum } from '$core/plan';
 import { need, needId, notHere } from '$server/answer';
 import { contextOf, folded } from '$server/steamings';
-import { membersOf } from '$server/members';
+import { allowed, membersOf } from '$server/members';
 import { known } from '$server/plans';
 import { redirect } from '@sveltejs/kit';
 
@@ -33,6 +33,7 @@ export const load = async ({ params, locals }) => {
     entries: log.entries,
     last,
     people: people.map((m) => m.name),
+    mayThrowAway: steaming.keeperId === member.id || allowed(member, 'override'),
     now: Date.now()
   };
 };

@@ -21,6 +21,7 @@
   import QuickLine from '$lib/foot/QuickLine.svelte';
   import Readings from '$lib/foot/Readings.svelte';
   import SignOff from '$lib/foot/SignOff.svelte';
+  import ThrowAway from '$lib/foot/ThrowAway.svelte';
   import { Steaming } from '$lib/foot/steaming.svelte';
   import { ticking } from '$lib/sheet/clock.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
@@ -72,7 +73,7 @@
   let action = $state<string>();
   let quick: QuickActions | undefined = $state();
   let drill = $state(false);
-  let open = $state({ keys: false, steps: false, hand: false, sign: false });
+  let open = $state({ keys: false, steps: false, hand: false, sign: false, throw: false });
 
   const record = <K extends Kind>(kind: K, body: Bodies[K]) => void steaming.record(kind, body);
   const initials = untrack(() =>
@@ -315,6 +316,8 @@
     </span>
     {#each steaming.refused as r (r.id)}<span class="act">Refused: {r.refused}</span>{/each}
     <span class="right">
+      {#if !folded.fire.litAt && data.mayThrowAway}<button class="quiet" onclick={() => (open.throw = true)}>Throw this start away</button
+        >{/if}
       {#if folded.fire.outAt || !folded.fire.litAt}<button class="quiet" onclick={() => (open.sign = true)}>Sign and close</button>{/if}
       <button class="quiet" onclick={() => (open.keys = true)}>? keys</button>
     </span>
@@ -344,6 +347,7 @@
   maySign={data.rights.includes('sign as keeper')}
   onsign={sign}
 />
+{#if open.throw}<ThrowAway bind:open={open.throw} id={data.id} engine={fitOut.name} />{/if}
 <Modal bind:open={open.keys} passiveModal modalHeading="Keys" size="sm">
   <table class="ruled">
     <tbody

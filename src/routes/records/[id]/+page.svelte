@@ -2,7 +2,7 @@
   // A finished steaming as a document: on screen exactly as it prints, A4 portrait.
   import { fold, forbids, recordFigures, say } from '$core/log';
   import { phases } from '$core/procedure';
-  import { printMarks, printText } from '$core/units';
+  import { printMarks, printText, zoneWords } from '$core/units';
   import Trend from '$lib/draw/Trend.svelte';
   import Figures from '$lib/sheet/Figures.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
@@ -23,6 +23,7 @@
     ['Began', clock(data.startedAt)],
     ['Lit', log.state.fire.litAt ? clock(log.state.fire.litAt) : '–'],
     ['Ended', log.state.endedAt ? clock(log.state.endedAt) : '–'],
+    ['Times', zoneWords(data.startedAt, data.zone)],
     ['Rounds of fuel', s.rounds ? `${s.rounds}${s.fuel ? `, ${printText(s.fuel, 'mass', units)} of it weighed` : ''}` : '–'],
     ['Readings', String(s.readings)],
     [

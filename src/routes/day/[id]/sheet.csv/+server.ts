@@ -1,4 +1,5 @@
 import { sheetCsv } from '$core/formats';
+import { isoDayIn } from '$core/units';
 import { need, needId, notHere } from '$server/answer';
 import { download } from '$server/download';
 import { planOf } from '$server/plans';
@@ -9,5 +10,5 @@ export const GET = async ({ params, locals }) => {
   const found = await planOf(member.club, needId(params.id));
   if (!found) return notHere('plan');
   const { row, plan, whole } = found;
-  return download(sheetCsv(whole.sheet), 'text/csv', `${row.engine}-${plan.wants[0]!.at.slice(0, 10)}.csv`);
+  return download(sheetCsv(whole.sheet, member.zone), 'text/csv', `${row.engine}-${isoDayIn(plan.wants[0]!.at, member.zone)}.csv`);
 };

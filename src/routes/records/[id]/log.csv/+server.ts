@@ -1,5 +1,6 @@
 import { logCsv } from '$core/formats';
 import { fold, inOrder } from '$core/log';
+import { isoDayIn } from '$core/units';
 import { need, needId, notHere } from '$server/answer';
 import { download } from '$server/download';
 import { kept } from '$server/records';
@@ -11,8 +12,8 @@ export const GET = async ({ params, locals }) => {
   if (!found) return notHere('record');
   const log = fold(contextOf(found.steaming), found.entries);
   return download(
-    logCsv([...found.entries].sort(inOrder), log),
+    logCsv([...found.entries].sort(inOrder), log, member.zone),
     'text/csv',
-    `${found.steaming.engine}-${found.steaming.startedAt!.toISOString().slice(0, 10)}.csv`
+    `${found.steaming.engine}-${isoDayIn(found.steaming.startedAt!, member.zone)}.csv`
   );
 };

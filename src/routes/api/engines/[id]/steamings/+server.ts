@@ -5,17 +5,21 @@ import Joi from 'joi';
 
 const schema = Joi.object({
   purpose: Joi.string().trim().allow('').max(120).default('').messages({ '*': 'Say in at most 120 characters what this steaming is for.' }),
+  plan: Joi.string().uuid().allow(null).messages({ '*': 'plan: give the id of the plan it is started from, or null for none.' }),
   reason: Joi.string().trim().max(1000).messages({ '*': 'Write the reason in at most 1000 characters.' })
-}).messages({ 'object.unknown': 'A steaming is started with a purpose and, where something stops the engine, a reason; nothing else.' });
+}).messages({
+  'object.unknown':
+    'A steaming is started with a purpose, a plan when it has one and, where something stops the engine, a reason; nothing else.'
+});
 
 /** Starts a steaming. What stops the engine is answered as 409 with its reasons. */
 export const POST = async ({ request, params, locals }) => {
   const member = need(locals);
   const read = await readJson(request);
   if ('response' in read) return read.response;
-  const checked = check<{ purpose: string; reason?: string }>(schema, read.value);
+  const checked = check<{ purpose: string; plan?: string | null; reason?: string }>(schema, read.value);
   if ('field' in checked) return refuse(400, checked.field, checked.sentence);
-  const started = await startSteaming(member, needId(params.id), { ...checked.value, today: new Date().toISOString().slice(0, 10) });
+  const started = await startSteaming(member, needId(params.id), checked.value);
   return 'problem' in started
     ? refuse(started.status, started.field, started.problem, { stops: started.stops ?? [] })
     : json(started, { status: 201 });

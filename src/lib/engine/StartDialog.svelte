@@ -1,0 +1,67 @@
+<script lang="ts">
+  // The start of a steaming: what stops it, what it is for, and which plan it is begun from. Another day's plan is never taken unasked.
+  import { enhance } from '$app/forms';
+  import { isoDayIn } from '$core/units';
+  import { Button, Modal, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
+  import { clubZone } from '../sheet/club';
+  import { moment } from '../sheet/when';
+
+  let {
+    open = $bindable(),
+    name,
+    now,
+    stops,
+    passengers,
+    plans,
+    mayOverride,
+    problem
+  }: {
+    open: boolean;
+    name: string;
+    now: number;
+    stops: readonly string[];
+    passengers: readonly string[];
+    plans: readonly { id: string; wantedAt: Date; purpose: string }[];
+    mayOverride: boolean;
+    problem?: string | undefined;
+  } = $props();
+  const barred = $derived(stops.length > 0);
+  const zone = $derived(clubZone());
+  const today = $derived(plans.find((p) => isoDayIn(p.wantedAt, zone) === isoDayIn(now, zone)));
+</script>
+
+<Modal bind:open passiveModal modalHeading="Start steaming {name}">
+  <form method="POST" action="?/start" class="stack" use:enhance>
+    {#if barred}
+      <div class="strip act">
+        <strong>It may not be steamed as it stands:</strong>
+        <ul>
+          {#each stops as stop (stop)}<li>{stop}</li>{/each}
+        </ul>
+      </div>
+    {/if}
+    {#if passengers.length}<p class="strip">▲ Not with passengers: {passengers.join('; ')}.</p>{/if}
+    {#if !barred || mayOverride}
+      <TextInput labelText="What for" name="purpose" maxlength={120} placeholder="Public running, members’ day, steam test" />
+      {#if plans.length}
+        <Select labelText="Begun from" name="plan" selected={today?.id ?? ''}>
+          {#each plans as p (p.id)}<SelectItem
+              value={p.id}
+              text="the day sheet for {moment(p.wantedAt)}{p.purpose ? `, ${p.purpose}` : ''}{p === today ? '' : ' (not today)'}"
+            />{/each}
+          <SelectItem value="" text="no day sheet" />
+        </Select>
+      {/if}
+      {#if barred}
+        <TextArea labelText="Why is it steamed all the same? This stays in the record." name="reason" rows={3} maxlength={1000} required />
+        <p class="second">
+          An override is yours to answer for. It changes no certificate, and the club’s boiler code and the examiner come before it.
+        </p>
+      {/if}
+      {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+      <Button type="submit" kind={barred ? 'danger' : 'primary'}>{barred ? 'Start it all the same' : 'Start'}</Button>
+    {:else}
+      <p>A steward or an owner may override this with a written reason. Fix the fault or renew the paper, or ask one of them.</p>
+    {/if}
+  </form>
+</Modal>
