@@ -78,7 +78,7 @@
   main:focus {
     outline: none;
   }
-  @media (max-width: 600px) {
+  @container page (max-width: 37.5rem) {
     .places {
       gap: 0 16px;
       padding: 4px 8px 0;

@@ -151,7 +151,7 @@
   .do > :global(a) {
     width: 100%;
   }
-  @media (max-width: 800px) {
+  @container page (max-width: 50rem) {
     li {
       grid-template-columns: minmax(0, 1fr) auto;
       padding: 10px 8px 10px 12px;

@@ -1,13 +1,50 @@
-import { error, json } from '@sveltejs/kit';
+import { Refusal, type RefusalCode } from '$core/units';
+import { error, fail, json } from '@sveltejs/kit';
 import Joi from 'joi';
 import { allowed, type Member, type Right } from './members';
 
 /** Largest body that an endpoint reads, bytes: a batch of 500 entries is about 150 kB, a record with 2,000 about 700. */
 export const bodyLimit = 2 * 1024 * 1024;
 
-/** A refusal with the field that is wrong and a sentence that says what is expected. */
-export const refuse = (status: number, field: string, sentence: string, more: Record<string, unknown> = {}) =>
-  json({ field, sentence, ...more }, { status });
+/** The one place where a refusal becomes a status. */
+const statuses: Record<RefusalCode, number> = {
+  invalid: 400,
+  forbidden: 403,
+  missing: 404,
+  conflict: 409,
+  'too large': 413,
+  'too often': 429
+};
+
+type Handler<E, R> = (event: E) => R | Promise<R>;
+
+/** An endpoint whose refusals become answers: the field that is wrong, the sentence that says what is expected, and what goes with it. */
+export const answers =
+  <E>(handler: Handler<E, Response>) =>
+  async (event: E): Promise<Response> => {
+    try {
+      return await handler(event);
+    } catch (problem) {
+      if (!(problem instanceof Refusal)) throw problem;
+      const { field, sentence, code, more } = problem;
+      const response = json({ code, field, sentence, ...more }, { status: statuses[code] });
+      // The rest of a body that is too long is not read, so the connection cannot be used again.
+      if (code === 'too large') response.headers.set('connection', 'close');
+      return response;
+    }
+  };
+
+/** The same for a form: what is refused comes back to the form `at` which it was sent, beside its field. */
+export const acts =
+  <E, R>(at: string, action: Handler<E, R>) =>
+  async (event: E) => {
+    try {
+      return await action(event);
+    } catch (problem) {
+      if (!(problem instanceof Refusal)) throw problem;
+      return fail(statuses[problem.code], { at, field: problem.field, problem: problem.sentence });
+    }
+  };
 
 /** The signed-in member, or 401. */
 export function need(locals: App.Locals, right?: Right): Member {
@@ -20,25 +57,31 @@ export function need(locals: App.Locals, right?: Right): Member {
 /** Largest record that is brought in, bytes. */
 export const recordLimit = 8 * 1024 * 1024;
 
-/** Reads a JSON body of bounded size. */
-export async function readJson(request: Request, limit = bodyLimit): Promise<{ value: unknown } | { response: Response }> {
-  // The rest of such a body is not read, so the connection cannot be used again.
-  const tooLong = () => {
-    const response = refuse(413, 'body', `The body is over ${limit / 1024 / 1024} MB: send less at once.`);
-    response.headers.set('connection', 'close');
-    return { response };
-  };
-  if (Number(request.headers.get('content-length') ?? 0) > limit) return tooLong();
+/** What some work gives, or why it was refused: for a page that shows both. */
+export function orRefusal<T>(work: () => T): T | Refusal {
+  try {
+    return work();
+  } catch (problem) {
+    if (problem instanceof Refusal) return problem;
+    throw problem;
+  }
+}
+
+/** Reads a JSON body of bounded size. @throws Refusal when it is too long, or no JSON */
+export async function readJson(request: Request, limit = bodyLimit): Promise<unknown> {
+  const tooLong = () => new Refusal('body', `The body is over ${limit / 1024 / 1024} MB: send less at once.`, { code: 'too large' });
+  if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLong();
   let text: string;
   try {
     text = await request.text();
   } catch (problem) {
-    if ((problem as { status?: number }).status === 413) return tooLong();
+    if ((problem as { status?: number }).status === 413) throw tooLong();
     throw problem;
   }
-  if (text.length > limit) return tooLong();
+  if (text.length > limit) throw tooLong();
   const parsed = parseJson(text);
-  return 'problem' in parsed ? { response: refuse(400, 'body', parsed.problem) } : parsed;
+  if ('problem' in parsed) throw new Refusal('body', parsed.problem);
+  return parsed.value;
 }
 
 /** Reads JSON; what is wrong is told with its line. */
@@ -64,15 +107,15 @@ export const isoDay = (sentence: string) =>
     .custom((day: string, helpers) => (Number.isNaN(Date.parse(day)) ? helpers.error('any.invalid') : day))
     .messages({ '*': sentence });
 
-/** Checks input against a schema; the first thing wrong is answered with its field and sentence. */
-export function check<T>(schema: Joi.Schema, value: unknown): { value: T } | { field: string; sentence: string } {
+/** Input as a schema takes it. @throws Refusal with the first field that is wrong and its sentence */
+export function check<T>(schema: Joi.Schema, value: unknown): T {
   const result = schema.validate(value, { abortEarly: true, convert: true });
-  if (!result.error) return { value: result.value as T };
+  if (!result.error) return result.value as T;
   const detail = result.error.details[0]!;
-  return {
-    field: detail.path.join('.') || 'body',
-    sentence: detail.message.endsWith('.') ? detail.message : `${detail.message.replace(/"/g, '“').replace(/^“(.*?)“/, '“$1”')}.`
-  };
+  throw new Refusal(
+    detail.path.join('.') || 'body',
+    detail.message.endsWith('.') ? detail.message : `${detail.message.replace(/"/g, '“').replace(/^“(.*?)“/, '“$1”')}.`
+  );
 }
 
 const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;

@@ -1,6 +1,7 @@
 import { type FitOut, fitOutOf } from '$core/engine';
 import { checkFitOut } from '$core/engine/check';
 import type { Problem } from '$core/form';
+import { Refusal } from '$core/units';
 import Joi from 'joi';
 import { isoDay } from './answer';
 import type { Member } from './members';
@@ -34,16 +35,15 @@ export const engine = (club: string, id: string): Promise<EngineRow | undefined>
       ).map((row) => ({ ...row, fitOut: fitOutOf(row.fitOut) }))[0]
   );
 
-type Saved = { id: string } | { problems: Problem[] };
+/** @throws Refusal at the first of the problems, with all of them */
+const refuseAll = (problems: readonly Problem[]): never => {
+  throw new Refusal(problems[0]!.path || 'document', problems[0]!.sentence, { problems });
+};
 
-const nameTaken = (name: string): Saved => ({
-  problems: [{ path: 'name', sentence: `The club already has an engine called ${name}: give this one another name.` }]
-});
-
-/** Makes an engine, or changes its fit-out. A bad document changes nothing. */
-export async function saveEngine(member: Member, document: unknown, id?: string): Promise<Saved | undefined> {
+/** Makes an engine, or changes its fit-out. A bad document changes nothing. @throws Refusal with every problem of the document */
+export async function saveEngine(member: Member, document: unknown, id?: string): Promise<{ id: string } | undefined> {
   const checked = checkFitOut(document);
-  if ('problems' in checked) return checked;
+  if ('problems' in checked) return refuseAll(checked.problems);
   const { fitOut } = checked;
   return inClub(member.club, async (tx) => {
     const [row] = id
@@ -51,7 +51,8 @@ export async function saveEngine(member: Member, document: unknown, id?: string)
       : await tx`insert into engine (club_id, engine_id, name, fit_out) values (${member.club}, ${newId()}, ${fitOut.name}, ${json(tx, fitOut)}) returning engine_id as id`;
     return row && { id: row.id as string };
   }).catch((error: { code?: string }) => {
-    if (error.code === '23505') return nameTaken(fitOut.name);
+    if (error.code === '23505')
+      return refuseAll([{ path: 'name', sentence: `The club already has an engine called ${fitOut.name}: give this one another name.` }]);
     throw error;
   });
 }

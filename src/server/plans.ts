@@ -3,8 +3,9 @@ import { type FitOut, fitOutOf } from '$core/engine';
 import { fitsNow, type Learning, type Told } from '$core/learn';
 import { type Busy, type DayPlan, type Known, type Planned, plannedOf, planWhole, usualPlan } from '$core/plan';
 import { checkPlan, readablePlan } from '$core/plan/check';
+import { Refusal } from '$core/units';
 import Joi from 'joi';
-import { check, readJson, refuse } from './answer';
+import { check, readJson } from './answer';
 import type { Member } from './members';
 import { inClub, json, type Tx } from './sql';
 import { raisings, toldFrom } from './raisings';
@@ -136,18 +137,17 @@ const planBody = Joi.object({
   plan: Joi.any()
 });
 
-/** A plan as it was sent, checked; or the answer that says what is wrong with it and where. */
-export async function readPlan(request: Request): Promise<{ purpose: string; plan: DayPlan } | { response: Response }> {
-  const read = await readJson(request);
-  if ('response' in read) return read;
-  const body = check<{ purpose: string; plan: unknown }>(planBody, read.value);
-  if ('field' in body) return { response: refuse(400, body.field, body.sentence) };
-  const checked = checkPlan(body.value.plan);
-  if ('field' in checked) return { response: refuse(400, checked.field, checked.sentence) };
-  return { purpose: body.value.purpose, plan: checked.plan };
+/** A plan as it was sent, checked. @throws Refusal with what is wrong with it and where */
+export async function readPlan(request: Request): Promise<{ purpose: string; plan: DayPlan }> {
+  const { purpose, plan } = check<{ purpose: string; plan: unknown }>(planBody, await readJson(request));
+  return { purpose, plan: goodPlan(plan) };
 }
-
-export type SavedPlan = { id: string } | { problem: string; field: string; status: 400 | 404 | 409 };
+/** @throws Refusal */
+export function goodPlan(document: unknown): DayPlan {
+  const checked = checkPlan(document);
+  if ('field' in checked) throw new Refusal(checked.field, checked.sentence);
+  return checked.plan;
+}
 
 /** The member who is named as keeper; a plan may name anybody, but the steaming belongs to a member. */
 const keeperIn = async (tx: Tx, member: Member, plan: DayPlan) => {
@@ -156,10 +156,14 @@ const keeperIn = async (tx: Tx, member: Member, plan: DayPlan) => {
   return found?.id ?? member.id;
 };
 
-export const makePlan = (member: Member, engineId: string, { purpose, plan }: { purpose: string; plan: DayPlan }): Promise<SavedPlan> =>
-  inClub(member.club, async (tx): Promise<SavedPlan> => {
+export const makePlan = (
+  member: Member,
+  engineId: string,
+  { purpose, plan }: { purpose: string; plan: DayPlan }
+): Promise<{ id: string }> =>
+  inClub(member.club, async (tx) => {
     const of = await knownIn(tx, member.club, engineId);
-    if (!of) return { problem: 'There is no such engine.', field: 'engine', status: 404 };
+    if (!of) throw new Refusal('engine', 'There is no such engine.', { code: 'missing' });
     const id = newId();
     const wanted = new Date(plan.wants[0]!.at);
     const planned = plannedOf(planWhole(of, plan, await busyIn(tx, member.club, wanted.getTime(), id)), plan);
@@ -169,13 +173,13 @@ export const makePlan = (member: Member, engineId: string, { purpose, plan }: { 
   });
 
 /** Changes a plan that has not been started; a started one keeps the plan it was started from. */
-export const changePlan = (member: Member, id: string, { purpose, plan }: { purpose?: string; plan: DayPlan }): Promise<SavedPlan> =>
-  inClub(member.club, async (tx): Promise<SavedPlan> => {
+export const changePlan = (member: Member, id: string, { purpose, plan }: { purpose?: string; plan: DayPlan }): Promise<{ id: string }> =>
+  inClub(member.club, async (tx) => {
     const [found] = await row(tx, member.club, id);
     if (!found || found.cancelledAt)
-      return { problem: 'There is no such plan: it was called off, or never made.', field: 'plan', status: 404 };
+      throw new Refusal('plan', 'There is no such plan: it was called off, or never made.', { code: 'missing' });
     if (found.startedAt)
-      return { problem: 'This steaming has begun: what changes now is said on the Footplate.', field: 'plan', status: 409 };
+      throw new Refusal('plan', 'This steaming has begun: what changes now is said on the Footplate.', { code: 'conflict' });
     const of = (await knownIn(tx, member.club, found.engineId))!;
     const wanted = new Date(plan.wants[0]!.at);
     const planned = plannedOf(planWhole(of, plan, await busyIn(tx, member.club, wanted.getTime(), id)), plan);

@@ -1,4 +1,5 @@
-import { type KeptEntry, type RecordDocument, recordDocument } from '$core/formats';
+import { checkRecord, type KeptEntry, type RecordDocument, recordDocument } from '$core/formats';
+import { Refusal } from '$core/units';
 import type { Member } from './members';
 import { inClub, json, type Tx } from './sql';
 import { settle, type Steaming, steamingIn } from './steamings';
@@ -48,18 +49,17 @@ export async function exportRecord(member: Member, id: string): Promise<RecordDo
   });
 }
 
-export type Imported = { id: string; madeEngine: boolean } | { problem: string; path: string };
-
 /**
  * Takes in a record from a file: all of it or nothing. It joins the engine of that name, or makes one from its fit-out.
  * Faults in it stay in its log; an old record does not bar an engine of today.
  */
-export async function importRecord(member: Member, record: RecordDocument): Promise<Imported> {
+export async function importRecord(member: Member, record: RecordDocument): Promise<{ id: string; madeEngine: boolean }> {
   const { steaming: s } = record;
-  if (!s.endedAt) return { problem: 'This steaming has not ended: only a finished record can be brought in.', path: 'steaming.endedAt' };
-  return inClub(member.club, async (tx): Promise<Imported> => {
+  if (!s.endedAt)
+    throw new Refusal('steaming.endedAt', 'This steaming has not ended: only a finished record can be brought in.', { code: 'conflict' });
+  return inClub(member.club, async (tx) => {
     const [there] = await tx`select 1 from steaming where club_id = ${member.club} and steaming_id = ${s.id}`;
-    if (there) return { problem: 'This record is in the book already.', path: 'steaming.id' };
+    if (there) throw new Refusal('steaming.id', 'This record is in the book already.', { code: 'conflict' });
     const [engine] = await tx<
       { id: string }[]
     >`select engine_id as id from engine where club_id = ${member.club} and lower(name) = lower(${s.engine})`;
@@ -85,8 +85,17 @@ export async function importRecord(member: Member, record: RecordDocument): Prom
     for (let i = 0; i < rows.length; i += 1000) await tx`insert into entry ${tx(rows.slice(i, i + 1000) as never)}`;
     await settle(tx, member.club, s.id);
     return { id: s.id, madeEngine: !engine };
-  }).catch((error: { code?: string }): Imported => {
-    if (error.code === '23505') return { problem: 'An entry of this record is in the book already, in another steaming.', path: 'entries' };
+  }).catch((error: { code?: string }) => {
+    if (error.code === '23505')
+      throw new Refusal('entries', 'An entry of this record is in the book already, in another steaming.', { code: 'conflict' });
     throw error;
   });
+}
+
+/** A record that came from outside. @throws Refusal with the first twenty things wrong with it */
+export function readRecord(document: unknown): RecordDocument {
+  const checked = checkRecord(document);
+  if ('record' in checked) return checked.record;
+  const { problems } = checked;
+  throw new Refusal(problems[0]!.path || 'document', problems[0]!.sentence, { problems });
 }

@@ -17,7 +17,7 @@ import {
 import { remember } from '$core/learn';
 import { type DayPlan, startingSum, withFill } from '$core/plan';
 import { compose, type Procedure, procedureOf } from '$core/procedure';
-import { dayAfter, isoDayIn, momentAt, printMarks, usualUnits } from '$core/units';
+import { dayAfter, isoDayIn, momentAt, printMarks, Refusal, usualUnits } from '$core/units';
 import { allowed, type Member } from './members';
 import { fitsBefore } from './raisings';
 import { inClub, json, type Tx } from './sql';
@@ -127,8 +127,6 @@ async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string
   return { stops: barsOf({ faults, papers }, today), passengers: barsPassengers({ faults }) };
 }
 
-export type Started = { id: string } | { problem: string; field: string; status: 400 | 403 | 404 | 409; stops?: string[] };
-
 /**
  * Starts a steaming: the engine's fit-out and the procedure composed for it are stored with it. What stops it must be
  * overridden, by someone who may, with a reason that stays in the record.
@@ -142,20 +140,20 @@ export async function startSteaming(
     /** The plan it is started from; none when null; when it is not said, the one that today asks for. */
     plan?: string | null;
   }
-): Promise<Started> {
+): Promise<{ id: string }> {
   if (!allowed(member, 'start steaming'))
-    return { problem: 'A trainee logs in a steaming that a keeper has started, and does not start one.', field: 'engine', status: 403 };
-  return inClub(member.club, async (tx): Promise<Started> => {
+    throw new Refusal('engine', 'A trainee logs in a steaming that a keeper has started, and does not start one.', { code: 'forbidden' });
+  return inClub(member.club, async (tx) => {
     const [row] = await tx<{ fit_out: FitOut; retired_at: Date | null }[]>`
       select fit_out, retired_at from engine where club_id = ${member.club} and engine_id = ${engineId}`;
-    if (!row) return { problem: 'There is no such engine.', field: 'engine', status: 404 };
-    if (row.retired_at) return { problem: 'This engine is retired: bring it back on its page first.', field: 'engine', status: 409 };
+    if (!row) throw new Refusal('engine', 'There is no such engine.', { code: 'missing' });
+    if (row.retired_at) throw new Refusal('engine', 'This engine is retired: bring it back on its page first.', { code: 'conflict' });
     const today = isoDayIn(Date.now(), member.zone);
     const { stops } = await obstaclesIn(tx, member.club, engineId, today);
     if (stops.length && !options.reason)
-      return { problem: 'This engine may not be steamed as it stands.', field: 'reason', status: 409, stops };
+      throw new Refusal('reason', 'This engine may not be steamed as it stands.', { code: 'conflict', stops });
     if (stops.length && !allowed(member, 'override'))
-      return { problem: 'Only a steward or an owner may override what stops an engine.', field: 'reason', status: 403, stops };
+      throw new Refusal('reason', 'Only a steward or an owner may override what stops an engine.', { code: 'forbidden', stops });
     const procedure = withFill(compose(row.fit_out), startingSum(row.fit_out, plantOf(row.fit_out)));
     const override = stops.length ? { reason: options.reason!, of: stops, by: member.name } : null;
     // Another day's plan is taken only when it is asked for by name.
@@ -171,7 +169,7 @@ export async function startSteaming(
       where club_id = ${member.club} and steaming_id = (select steaming_id from steaming where club_id = ${member.club} and engine_id = ${engineId} and started_at is null and cancelled_at is null and wanted_at is not null and ${wanted} order by wanted_at limit 1)
       returning steaming_id as id`;
     if (!planned && options.plan)
-      return { problem: 'There is no such plan: it was called off, or has begun already.', field: 'plan', status: 404 };
+      throw new Refusal('plan', 'There is no such plan: it was called off, or has begun already.', { code: 'missing' });
     const id: string = planned?.id ?? newId();
     if (!planned)
       await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, fit_out, procedure, override)
@@ -181,8 +179,7 @@ export async function startSteaming(
         values (${member.club}, ${newId()}, ${id}, 'override', now(), ${member.id}, ${member.name}, 'person', ${json(tx, { reason: override.reason, of: override.of.map((s) => s.slice(0, 300)) })})`;
     return { id };
   }).catch((error: { code?: string }) => {
-    if (error.code === '23505')
-      return { problem: 'This engine is already in steam: open its Footplate.', field: 'engine', status: 409 } as const;
+    if (error.code === '23505') throw new Refusal('engine', 'This engine is already in steam: open its Footplate.', { code: 'conflict' });
     throw error;
   });
 }
@@ -291,26 +288,22 @@ async function ticksRefused(
  * Throws away a start that was none: nothing was lit. What was logged stays with it and can be looked at; it stands in no list,
  * and a plan it was begun from is a plan again.
  */
-export const throwAway = (
-  member: Member,
-  id: string,
-  reason: string
-): Promise<{ done: true } | { problem: string; status: 403 | 404 | 409 }> =>
+export const throwAway = (member: Member, id: string, reason: string): Promise<void> =>
   inClub(member.club, async (tx) => {
     const { club } = member;
     const found = await steamingIn(tx, club, id);
-    if (!found?.startedAt || found.endedAt) return { problem: 'There is no such steaming under way.', status: 404 };
+    if (!found?.startedAt || found.endedAt) throw new Refusal('steaming', 'There is no such steaming under way.', { code: 'missing' });
     if (found.keeperId !== member.id && !allowed(member, 'override'))
-      return { problem: 'Only who started it, a steward or an owner throws a start away.', status: 403 };
+      throw new Refusal('steaming', 'Only who started it, a steward or an owner throws a start away.', { code: 'forbidden' });
     const log = fold(contextOf(found), (await entriesIn(tx, club, id)).entries);
-    if (litAt(log)) return { problem: 'It has been lit: a steaming with a fire is signed off, not thrown away.', status: 409 };
+    if (litAt(log))
+      throw new Refusal('steaming', 'It has been lit: a steaming with a fire is signed off, not thrown away.', { code: 'conflict' });
     await tx`update steaming set ended_at = now(), thrown_away = ${json(tx, { by: member.name, at: new Date().toISOString(), reason })}
       where club_id = ${club} and steaming_id = ${id}`;
     if (found.plan)
       await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan, planned)
         select club_id, ${newId()}::uuid, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan, planned
         from steaming where club_id = ${club} and steaming_id = ${id} and wanted_at > now() - interval '12 hours'`;
-    return { done: true } as const;
   });
 
 /** Writes what the Logbook lists of an ended steaming. */

@@ -68,7 +68,7 @@ test('from cold to put away: Little Bittern, eight phases, a fault, the record, 
     return readFileSync((await download.path())!, 'utf8');
   };
   const csv = await saved('CSV');
-  expect(csv.split('\r\n')[0]).toMatch(/^id,at,received_at,by,/);
+  expect(csv.split('\r\n')[0]).toMatch(/^id,at,at_club,received_at,by,/);
   const exported = await saved('JSON');
   expect(csv.trimEnd().split('\r\n').length - 1).toBe(JSON.parse(exported).entries.length);
 
@@ -85,8 +85,8 @@ test('from cold to put away: Little Bittern, eight phases, a fault, the record, 
   await bring('broken.json', exported.slice(0, 4000));
   await expect(other.getByRole('alert')).toContainText('line');
   await visit(other, '/logbook');
-  await bring('wrong.json', exported.replace('"joram.record/1"', '"joram.record/9"'));
-  await expect(other.getByRole('alert')).toContainText('format must be “joram.record/1”');
+  await bring('wrong.json', exported.replace('"joram.record/2"', '"joram.record/9"'));
+  await expect(other.getByRole('alert')).toContainText('read here is “joram.record/2” or older');
   await visit(other, '/logbook');
   await bring('record.json', exported);
   await other.waitForURL(/\/records\//);

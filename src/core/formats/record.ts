@@ -151,7 +151,7 @@ export function checkRecord(given: unknown): { record: RecordDocument } | { prob
   try {
     document = today(given);
   } catch (problem) {
-    if (problem instanceof Refusal && problem.input === 'format') return { problems: [{ path: 'format', sentence: problem.message }] };
+    if (problem instanceof Refusal && problem.field === 'format') return { problems: [{ path: 'format', sentence: problem.message }] };
     // Anything else that cannot be brought up to date is told by the checks below, field by field.
     if (!(problem instanceof Refusal || problem instanceof TypeError)) throw problem;
   }

@@ -214,7 +214,7 @@
 <style>
   .form {
     display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+    grid-template-columns: minmax(0, 5fr) minmax(0, 7fr);
     gap: 16px 28px;
   }
   fieldset {
@@ -246,7 +246,7 @@
     grid-column: 1 / -1;
   }
   .line.pair {
-    grid-template-columns: 11rem 11rem;
+    grid-template-columns: repeat(2, minmax(0, 11rem));
   }
   .quiet {
     min-height: 32px;
@@ -273,13 +273,19 @@
     margin: 0;
     min-width: 0;
   }
-  @media (max-width: 56.25em) {
+  @container page (max-width: 56.25rem) {
     .form {
       grid-template-columns: minmax(0, 1fr);
     }
   }
   /* On a phone a person's times go under the name. */
-  @media (max-width: 30em) {
+  @container page (max-width: 30rem) {
+    .line {
+      grid-template-columns: minmax(0, 2fr) minmax(0, 3fr) auto;
+    }
+    .line.pair {
+      grid-template-columns: minmax(0, 1fr);
+    }
     .line.people {
       grid-template-columns: 1fr 1fr auto;
     }

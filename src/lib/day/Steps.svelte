@@ -169,7 +169,7 @@
   .slack.none {
     color: var(--ink2);
   }
-  @media (max-width: 600px) {
+  @container page (max-width: 37.5rem) {
     .ph,
     .slack {
       display: none;

@@ -2,6 +2,7 @@
   // The gauge glass, to scale: what it showed last, and where to point to log what it shows now.
   import { type Glass, isLevel, printGlass } from '$core/units';
   import { Pointing } from './pointing.svelte';
+  import { textScale } from './text-scale.svelte';
 
   let {
     glass,
@@ -26,13 +27,18 @@
   } = $props();
 
   const nut = 24;
+  const bore = 32;
   /** A height as a glass: to a hundredth, and a nut when it is beyond the visible glass. */
   const within = (level: number): Glass =>
     level < -0.005 ? 'bottom nut' : level > 1.005 ? 'top nut' : Math.round(Math.min(1, Math.max(0, level)) * 100) / 100;
   let height = $state(420);
   let width = $state(132);
-  const x = $derived(Math.min(width - 62, Math.max(54, width / 2 - 15)));
-  const bore = 32;
+  const scale = textScale();
+  /** Words stand beside the tube while there is room for them. */
+  const roomy = $derived(width >= 116 * scale.of);
+  const x = $derived(
+    roomy ? Math.min(width - 62 * scale.of, Math.max(54 * scale.of, width / 2 - 15)) : Math.max(0, (width - bore) / 2 - 10 * scale.of)
+  );
   const y = (level: number) => nut + (1 - level) * (height - 2 * nut);
 
   const pointing = new Pointing<Glass>({
@@ -91,15 +97,15 @@
     <rect class="nut" class:wet={shown === 'bottom nut'} x={x - 8} y={height - nut} width={bore + 16} height={nut - 1} />
     {#each [[0.25, '¼'], [0.5, '½'], [0.75, '¾']] as const as [level, word] (word)}
       <path class="tick" d="M{x + bore} {y(level)}h9" />
-      <text x={x + bore + 13} y={y(level) + 5}>{word}</text>
+      {#if (height - 2 * nut) / 4 > 16 * scale.of || level === 0.5}<text x={x + bore + 13} y={y(level) + 5 * scale.of}>{word}</text>{/if}
     {/each}
     <path class="limit" d="M0 {y(levels.lowest)}H{x - 1}" />
-    <text class="low" x="0" y={y(levels.lowest) + 16}>lowest</text>
+    {#if roomy}<text class="low" x="0" y={y(levels.lowest) + 16 * scale.of}>lowest</text>{/if}
     <path class="limit up" d="M0 {y(levels.ceiling)}H{x - 1}" />
-    <text x="0" y={y(levels.ceiling) - 6}>ceiling</text>
+    {#if roomy}<text x="0" y={y(levels.ceiling) - 6}>ceiling</text>{/if}
     {#if cold !== null}
       <path class="cold" d="M{x - 12} {y(cold)}H{x + bore + 12}" />
-      <text class="low" x="0" y={y(cold) - 5}>fill to</text>
+      {#if roomy}<text class="low" x="0" y={y(cold) - 5}>fill to</text>{/if}
     {/if}
     {#if pointing.draft !== undefined}
       <path

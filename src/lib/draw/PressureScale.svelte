@@ -3,6 +3,7 @@
   import { fromSi, printText, toSi } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { Pointing } from './pointing.svelte';
+  import { textScale } from './text-scale.svelte';
 
   let {
     pressure,
@@ -37,12 +38,17 @@
   const ticks = $derived(Array.from({ length: Math.round(top / minor) + 1 }, (_, i) => Math.round(i * minor * 100) / 100));
   const y = (value: number) => height - head - (Math.min(top, Math.max(0, value)) / top) * (height - 2 * head);
   const yOf = (pascal: number) => y(fromSi(pascal, 'pressure', unit));
-  const axis = 46;
+  const scale = textScale();
+  const axis = $derived(Math.min(46 * scale.of, Math.max(46, width * 0.5)));
+  /** Numbers that would lie on each other are left out. */
+  const every = $derived(Math.ceil((18 * scale.of) / (((height - 2 * head) * major) / top)) * major);
+  const roomy = $derived(width - axis > 76 * scale.of);
   /** Words that would lie on each other are left out, the working pressure's never. */
   const spaced = $derived(
     marks.reduce<{ value: number; word: string }[]>(
       (kept, m) =>
-        Math.abs(yOf(m.value) - yOf(workingPressure)) > 17 && kept.every((k) => Math.abs(yOf(k.value) - yOf(m.value)) > 17)
+        Math.abs(yOf(m.value) - yOf(workingPressure)) > 17 * scale.of &&
+        kept.every((k) => Math.abs(yOf(k.value) - yOf(m.value)) > 17 * scale.of)
           ? [...kept, m]
           : kept,
       []
@@ -84,9 +90,9 @@
 >
   <svg {width} {height} aria-hidden="true">
     {#each ticks as tick (tick)}
-      {@const numbered = Math.abs(tick / major - Math.round(tick / major)) < 1e-6}
+      {@const numbered = Math.abs(tick / every - Math.round(tick / every)) < 1e-6}
       <path class="tick" d="M{axis - (numbered ? 14 : 8)} {y(tick)}H{axis}" />
-      {#if numbered}<text class="number" x={axis - 19} y={y(tick) + 5}>{tick}</text>{/if}
+      {#if numbered}<text class="number" x={axis - 19} y={y(tick) + 5 * scale.of}>{tick}</text>{/if}
     {/each}
     <path class="axis" d="M{axis} {y(top)}V{y(0)}" />
     {#if shown !== undefined}
@@ -98,7 +104,7 @@
     <path class="over" d="M{axis} {yOf(workingPressure * 1.1)}h24" />
     {#each spaced as mark (mark.word + mark.value)}
       <path class="mark" d="M{axis + 24} {yOf(mark.value)}H{width}" />
-      <text class="mark-word" x={width} y={yOf(mark.value) - 4}>{mark.word}</text>
+      {#if roomy}<text class="mark-word" x={width} y={yOf(mark.value) - 4}>{mark.word}</text>{/if}
     {/each}
   </svg>
 </div>

@@ -3,10 +3,12 @@
   import type { FitOut } from '$core/engine';
   import type { Told } from '$core/learn';
   import { printText } from '$core/units';
+  import { textScale } from '../draw/text-scale.svelte';
   import { month } from '../sheet/when';
   import { unitChoice } from '../sheet/unit-choice';
 
   let { fitOut, told, pointed = $bindable() }: { fitOut: FitOut; told: readonly Told[]; pointed?: string | undefined } = $props();
+  const scale = textScale();
   let width = $state(360);
   const height = 210;
   const [left, right, top, bottom] = [34, 62, 10, 22] as const;
@@ -53,10 +55,9 @@
         {/each}
       {/each}
     {/each}
-    {#if shown.length}<text x={x(0)} y={height - 6}>{month(shown[0]!.past.litAt)}</text><text
-        x={x(shown.length - 1)}
-        y={height - 6}
-        text-anchor="end">{month(shown.at(-1)!.past.litAt)}</text
+    {#if shown.length}<text x={x(0)} y={height - 6}>{month(shown[0]!.past.litAt)}</text>{/if}
+    {#if shown.length > 1 && x(shown.length - 1) - x(0) > 120 * scale.of}<text x={x(shown.length - 1)} y={height - 6} text-anchor="end"
+        >{month(shown.at(-1)!.past.litAt)}</text
       >{/if}
   </svg>
 </div>

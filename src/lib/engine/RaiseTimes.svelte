@@ -1,9 +1,11 @@
 <script lang="ts">
   // Raise time from one steaming to the next: a dot for what it took, a bar for what was expected, a rule where a chapter begins.
   import type { Learned } from '$core/learn';
+  import { textScale } from '../draw/text-scale.svelte';
   import { month } from '../sheet/when';
 
   let { learned, pointed = $bindable() }: { learned: Learned; pointed?: string | undefined } = $props();
+  const scale = textScale();
   let width = $state(360);
   const height = 210;
   const [left, right, top, bottom] = [34, 8, 24, 22] as const;
@@ -50,7 +52,10 @@
         />
         <rect class="hit" x={x(i) - 8} y={top} width="16" height={height - top - bottom} />
       </g>
-      {#if i === 0 || i === shown.length - 1}<text x={x(i)} y={height - 6} text-anchor={i === 0 ? 'start' : 'end'}>{month(r.litAt)}</text
+      {#if i === 0 || (i === shown.length - 1 && x(i) - x(0) > 120 * scale.of)}<text
+          x={x(i)}
+          y={height - 6}
+          text-anchor={i === 0 ? 'start' : 'end'}>{month(r.litAt)}</text
         >{/if}
     {/each}
   </svg>

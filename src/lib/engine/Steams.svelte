@@ -246,7 +246,7 @@
   form {
     margin-top: 8px;
   }
-  @media (max-width: 900px) {
+  @container page (max-width: 56.25rem) {
     .charts {
       grid-template-columns: minmax(0, 1fr);
     }

@@ -83,7 +83,7 @@
     overflow: hidden;
     text-overflow: ellipsis;
   }
-  @media (max-width: 1000px) {
+  @container page (max-width: 62.5rem) {
     .nexts {
       order: 1;
       flex: none;

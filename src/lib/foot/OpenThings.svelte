@@ -49,7 +49,7 @@
   button.chip {
     cursor: pointer;
   }
-  @media (max-width: 1000px) {
+  @container page (max-width: 62.5rem) {
     .open {
       margin-top: 0;
       padding-top: 4px;

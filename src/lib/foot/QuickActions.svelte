@@ -103,7 +103,7 @@
   .plain.on {
     border-width: 3px;
   }
-  @media (max-width: 1000px) {
+  @container page (max-width: 62.5rem) {
     .grid[aria-label='Quick actions'] {
       display: flex;
       overflow-x: auto;

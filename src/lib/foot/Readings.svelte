@@ -157,8 +157,9 @@
     font: 600 3rem/1.05 var(--narrow);
     min-height: 3.2rem;
     margin-top: 6px;
-    white-space: nowrap;
     display: flex;
+    /* A unit goes under its figure before it lies on its neighbour. */
+    flex-wrap: wrap;
     align-items: end;
   }
   .side {
@@ -207,10 +208,11 @@
   .none {
     gap: 8px;
   }
-  @media (max-width: 1000px) {
+  @container page (max-width: 62.5rem) {
     .readings,
     .readings.two {
-      height: 270px;
+      height: 17rem;
+      min-height: 270px;
       grid-template-columns: repeat(auto-fit, minmax(0, 1fr));
     }
     .readings:not(.two) {

@@ -157,7 +157,7 @@
     position: sticky;
     top: 8px;
   }
-  @media (max-width: 1000px) {
+  @container page (max-width: 62.5rem) {
     form {
       grid-template-columns: minmax(0, 1fr);
     }

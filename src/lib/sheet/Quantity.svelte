@@ -11,7 +11,10 @@
 
 <style>
   .q {
-    white-space: nowrap;
+    display: inline-flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    column-gap: 0;
   }
   .unit {
     font-size: 0.8em;

@@ -81,7 +81,7 @@
     font: 600 1.25rem/1.2 var(--narrow);
     padding: 8px 20px;
   }
-  @media (max-width: 600px) {
+  @container page (max-width: 37.5rem) {
     /* Beside the cells where there is room, a row of its own where there is not. */
     .action {
       flex: 1 0 auto;

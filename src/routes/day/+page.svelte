@@ -210,7 +210,7 @@
   .pick .field {
     min-height: 32px;
   }
-  @media (max-width: 800px) {
+  @container page (max-width: 50rem) {
     .sheet {
       padding: 8px;
     }

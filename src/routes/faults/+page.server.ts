@@ -1,9 +1,11 @@
-import { check, need, needId, notHere } from '$server/answer';
+import type { Forbids } from '$core/log';
+import { Refusal } from '$core/units';
+import { acts, check, need, needId, notHere } from '$server/answer';
 import { yard } from '$server/engines';
 import { faults, faultSchema, fixFault, fixSchema, oneFault, pageSize, raiseFault } from '$server/faults';
 import { allowed } from '$server/members';
-import { fail } from '@sveltejs/kit';
 import Joi from 'joi';
+import type { RequestEvent } from './$types';
 
 const filter = Joi.object({
   engine: Joi.string().uuid().empty(''),
@@ -27,30 +29,26 @@ export const load = async ({ locals, url }) => {
 };
 
 export const actions = {
-  raise: async ({ request, locals }) => {
+  raise: acts('raise', async ({ request, locals }: RequestEvent) => {
     const member = need(locals, 'log');
     const values = Object.fromEntries(await request.formData()) as Record<string, string>;
-    const checked = check<{ text: string; forbids: 'steaming' | 'passengers' | 'nothing' }>(faultSchema, values);
-    if ('field' in checked) return fail(400, { at: 'raise', problem: checked.sentence });
-    if (!(await raiseFault(member, needId(values.engine ?? ''), checked.value.text, checked.value.forbids)))
-      return fail(404, { at: 'raise', problem: 'Choose an engine of the club.' });
+    const { text, forbids } = check<{ text: string; forbids: Forbids }>(faultSchema, values);
+    if (!(await raiseFault(member, needId(values.engine ?? ''), text, forbids)))
+      throw new Refusal('engine', 'Choose an engine of the club.', { code: 'missing' });
     return { at: 'raise', done: true };
-  },
-  fix: async ({ request, locals }) => {
+  }),
+  fix: acts('fix', async ({ request, locals }: RequestEvent) => {
     const member = need(locals, 'fix faults');
     const values = Object.fromEntries(await request.formData()) as Record<string, string>;
     const id = needId(values.fault ?? '');
     const fault = await oneFault(member.club, id);
     if (!fault) return notHere('fault');
     if (fault.forbids === 'steaming' && !allowed(member, 'clear a bar'))
-      return fail(403, {
-        at: 'fix',
-        id,
-        problem: 'A fault that forbids steaming is cleared by a steward, an owner or the boiler examiner.'
+      throw new Refusal('fault', 'A fault that forbids steaming is cleared by a steward, an owner or the boiler examiner.', {
+        code: 'forbidden'
       });
-    const checked = check<{ fix: string }>(fixSchema, values);
-    if ('field' in checked) return fail(400, { at: 'fix', id, problem: checked.sentence });
-    if (!(await fixFault(member, id, checked.value.fix))) return fail(409, { at: 'fix', id, problem: 'It has been fixed already.' });
+    const { fix } = check<{ fix: string }>(fixSchema, values);
+    if (!(await fixFault(member, id, fix))) throw new Refusal('fault', 'It has been fixed already.', { code: 'conflict' });
     return { at: 'fix', done: true };
-  }
+  })
 };

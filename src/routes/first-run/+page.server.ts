@@ -1,5 +1,6 @@
 import { firstClubSchema, foundFirstClub, hasClubs } from '$server/accounts';
-import { check } from '$server/answer';
+import { Refusal } from '$core/units';
+import { check, orRefusal } from '$server/answer';
 import { keepSession } from '$server/session-cookie';
 import { fail, redirect } from '@sveltejs/kit';
 
@@ -10,10 +11,12 @@ export const load = async () => {
 export const actions = {
   default: async ({ request, cookies, url }) => {
     const values = Object.fromEntries(await request.formData()) as Record<string, string>;
-    const checked = check<{ club: string; zone: string; name: string; signIn: string; password: string }>(firstClubSchema, values);
+    const checked = orRefusal(() =>
+      check<{ club: string; zone: string; name: string; signIn: string; password: string }>(firstClubSchema, values)
+    );
     const { password: _, ...shown } = values;
-    if ('field' in checked) return fail(400, { values: shown, field: checked.field, problem: checked.sentence });
-    const session = await foundFirstClub(checked.value);
+    if (checked instanceof Refusal) return fail(400, { values: shown, field: checked.field, problem: checked.sentence });
+    const session = await foundFirstClub(checked);
     if ('problem' in session) return fail(session.status, { values: shown, field: 'club', problem: session.problem });
     keepSession(cookies, session, url);
     redirect(303, '/');

@@ -1,7 +1,8 @@
-import { checkRecord } from '$core/formats';
-import { check, isoDay, need, parseJson, recordLimit } from '$server/answer';
+import type { Problem } from '$core/form';
+import { Refusal } from '$core/units';
+import { check, isoDay, need, orRefusal, parseJson, recordLimit } from '$server/answer';
 import { yard } from '$server/engines';
-import { importRecord } from '$server/records';
+import { importRecord, readRecord } from '$server/records';
 import { bookPage, logbook } from '$server/steamings';
 import { fail, redirect } from '@sveltejs/kit';
 import Joi from 'joi';
@@ -15,15 +16,19 @@ const filter = Joi.object({
   page: Joi.number().integer().min(1).max(10_000).default(1).messages({ '*': 'Pages are counted from 1.' })
 }).unknown();
 
+interface Wanted {
+  engine?: string;
+  keeper?: string;
+  from?: string;
+  to?: string;
+  page: number;
+}
+
 export const load = async ({ locals, url }) => {
   const member = need(locals);
-  const checked = check<{ engine?: string; keeper?: string; from?: string; to?: string; page: number }>(
-    filter,
-    Object.fromEntries(url.searchParams)
-  );
-  const problem = 'field' in checked ? { field: checked.field, sentence: checked.sentence } : undefined;
-  const wanted = 'value' in checked ? checked.value : { page: 1 };
-  const { engine: engineId, ...rest } = wanted as { engine?: string; keeper?: string; from?: string; to?: string; page: number };
+  const checked = orRefusal(() => check<Wanted>(filter, Object.fromEntries(url.searchParams)));
+  const problem = checked instanceof Refusal ? { field: checked.field, sentence: checked.sentence } : undefined;
+  const { engine: engineId, ...rest } = checked instanceof Refusal ? ({ page: 1 } as Wanted) : checked;
   const [lines, engines] = await Promise.all([logbook(member.club, { ...(engineId ? { engineId } : {}), ...rest }), yard(member.club)]);
   return {
     lines,
@@ -45,10 +50,14 @@ export const actions = {
       return fail(413, { problems: [{ path: 'record', sentence: `The file is over ${recordLimit / 1024 / 1024} MB.` }] });
     const parsed = parseJson(await file.text());
     if ('problem' in parsed) return fail(400, { problems: [{ path: file.name, sentence: parsed.problem }] });
-    const checked = checkRecord(parsed.value);
-    if ('problems' in checked) return fail(400, { problems: checked.problems });
-    const imported = await importRecord(member, checked.record);
-    if ('problem' in imported) return fail(409, { problems: [{ path: imported.path, sentence: imported.problem }] });
+    let imported: { id: string };
+    try {
+      imported = await importRecord(member, readRecord(parsed.value));
+    } catch (problem) {
+      if (!(problem instanceof Refusal)) throw problem;
+      const { field, sentence, more } = problem;
+      return fail(400, { problems: (more.problems as Problem[] | undefined) ?? [{ path: field, sentence }] });
+    }
     redirect(303, `/records/${imported.id}`);
   }
 };

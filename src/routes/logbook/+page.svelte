@@ -145,7 +145,7 @@
     display: flex;
     justify-content: center;
   }
-  @media (max-width: 800px) {
+  @container page (max-width: 50rem) {
     .filter {
       grid-template-columns: 1fr 1fr;
     }

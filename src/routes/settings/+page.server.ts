@@ -1,6 +1,6 @@
-import { isZone, usualUnits } from '$core/units';
+import { isZone, Refusal, usualUnits } from '$core/units';
 import { invite } from '$server/accounts';
-import { check, need } from '$server/answer';
+import { check, need, orRefusal } from '$server/answer';
 import { membersOf, type Role, roles, saveUnits, saveZone, unitsSchema } from '$server/members';
 import { fail, redirect } from '@sveltejs/kit';
 
@@ -14,9 +14,10 @@ export const load = async ({ locals }) => {
 export const actions = {
   units: async ({ request, locals }) => {
     const member = need(locals);
-    const checked = check<typeof usualUnits>(unitsSchema, Object.fromEntries(await request.formData()));
-    if ('field' in checked) return fail(400, { at: 'units', problem: 'Choose one of the units that are offered.' });
-    await saveUnits(member, checked.value);
+    const form = Object.fromEntries(await request.formData());
+    const units = orRefusal(() => check<typeof usualUnits>(unitsSchema, form));
+    if (units instanceof Refusal) return fail(400, { at: 'units', problem: 'Choose one of the units that are offered.' });
+    await saveUnits(member, units);
     return { at: 'units', done: true };
   },
   zone: async ({ request, locals }) => {

@@ -197,7 +197,7 @@
     padding: 4px 4px 4px 10px;
     overflow-wrap: anywhere;
   }
-  @media (max-width: 1000px) {
+  @container page (max-width: 62.5rem) {
     .two {
       grid-template-columns: minmax(0, 1fr);
     }

@@ -84,7 +84,7 @@
     margin-top: 12px;
     font-size: 0.9375rem;
   }
-  @media (max-width: 700px) {
+  @container page (max-width: 43.75rem) {
     .two.demo {
       grid-template-columns: minmax(0, 1fr);
     }

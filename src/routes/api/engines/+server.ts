@@ -1,14 +1,10 @@
-import { need, readJson, refuse } from '$server/answer';
+import type { RequestEvent } from './$types';
+import { answers, need, readJson } from '$server/answer';
 import { saveEngine } from '$server/engines';
 import { json } from '@sveltejs/kit';
 
 /** Makes an engine from its fit-out. */
-export const POST = async ({ request, locals }) => {
+export const POST = answers<RequestEvent>(async ({ request, locals }) => {
   const member = need(locals, 'edit engines');
-  const read = await readJson(request);
-  if ('response' in read) return read.response;
-  const saved = (await saveEngine(member, read.value))!;
-  return 'problems' in saved
-    ? refuse(400, saved.problems[0]!.path || 'document', saved.problems[0]!.sentence, { problems: saved.problems })
-    : json(saved, { status: 201 });
-};
+  return json(await saveEngine(member, await readJson(request)), { status: 201 });
+});

@@ -1,16 +1,10 @@
-import { checkRecord } from '$core/formats';
-import { need, readJson, recordLimit, refuse } from '$server/answer';
-import { importRecord } from '$server/records';
+import type { RequestEvent } from './$types';
+import { answers, need, readJson, recordLimit } from '$server/answer';
+import { importRecord, readRecord } from '$server/records';
 import { json } from '@sveltejs/kit';
 
 /** Brings in a record: all of it or nothing. */
-export const POST = async ({ request, locals }) => {
+export const POST = answers<RequestEvent>(async ({ request, locals }) => {
   const member = need(locals, 'import');
-  const read = await readJson(request, recordLimit);
-  if ('response' in read) return read.response;
-  const checked = checkRecord(read.value);
-  if ('problems' in checked)
-    return refuse(400, checked.problems[0]!.path || 'document', checked.problems[0]!.sentence, { problems: checked.problems });
-  const imported = await importRecord(member, checked.record);
-  return 'problem' in imported ? refuse(409, imported.path, imported.problem) : json(imported, { status: 201 });
-};
+  return json(await importRecord(member, readRecord(await readJson(request, recordLimit))), { status: 201 });
+});

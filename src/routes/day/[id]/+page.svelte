@@ -257,7 +257,7 @@
   .r {
     text-align: right;
   }
-  @media (max-width: 900px) {
+  @container page (max-width: 56.25rem) {
     .columns {
       grid-template-columns: minmax(0, 1fr);
     }

@@ -193,7 +193,7 @@
   .history {
     margin-top: 12px;
   }
-  @media (max-width: 900px) {
+  @container page (max-width: 56.25rem) {
     .drawing,
     .three {
       grid-template-columns: minmax(0, 1fr);

@@ -110,7 +110,7 @@
   td.num .plain {
     min-height: 40px;
   }
-  @media (max-width: 900px) {
+  @container page (max-width: 56.25rem) {
     .two {
       grid-template-columns: minmax(0, 1fr);
     }

@@ -480,7 +480,7 @@
     padding: 0;
   }
 
-  @media (max-width: 1000px) {
+  @container page (max-width: 62.5rem) {
     .page {
       padding: 0 8px 8px;
       height: auto;

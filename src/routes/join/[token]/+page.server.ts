@@ -1,5 +1,6 @@
 import { invitation, join, joinSchema } from '$server/accounts';
-import { check } from '$server/answer';
+import { Refusal } from '$core/units';
+import { check, orRefusal } from '$server/answer';
 import { keepSession } from '$server/session-cookie';
 import { error, fail, redirect } from '@sveltejs/kit';
 
@@ -12,10 +13,10 @@ export const load = async ({ params }) => {
 export const actions = {
   default: async ({ request, params, cookies, url }) => {
     const values = Object.fromEntries(await request.formData()) as Record<string, string>;
-    const checked = check<{ name: string; signIn: string; password: string }>(joinSchema, values);
+    const checked = orRefusal(() => check<{ name: string; signIn: string; password: string }>(joinSchema, values));
     const { password: _, ...shown } = values;
-    if ('field' in checked) return fail(400, { values: shown, field: checked.field, problem: checked.sentence });
-    const session = await join(params.token, checked.value);
+    if (checked instanceof Refusal) return fail(400, { values: shown, field: checked.field, problem: checked.sentence });
+    const session = await join(params.token, checked);
     if ('problem' in session) return fail(session.status, { values: shown, field: 'signIn', problem: session.problem });
     keepSession(cookies, session, url);
     redirect(303, '/');

@@ -316,7 +316,7 @@
     text-decoration: line-through;
     color: var(--ink2);
   }
-  @media (max-width: 700px) {
+  @container page (max-width: 43.75rem) {
     .a4 {
       padding: 12px;
     }

@@ -1,4 +1,5 @@
-import { need, needId, notHere, readJson, refuse } from '$server/answer';
+import type { RequestEvent } from './$types';
+import { answers, need, needId, notHere, readJson } from '$server/answer';
 import { engine, saveEngine } from '$server/engines';
 import { json } from '@sveltejs/kit';
 
@@ -8,13 +9,7 @@ export const GET = async ({ params, locals }) => {
 };
 
 /** Changes an engine's fit-out. Steamings that have been started keep the one they were started with. */
-export const PUT = async ({ request, params, locals }) => {
+export const PUT = answers<RequestEvent>(async ({ request, params, locals }) => {
   const member = need(locals, 'edit engines');
-  const read = await readJson(request);
-  if ('response' in read) return read.response;
-  const saved = await saveEngine(member, read.value, needId(params.id));
-  if (!saved) return notHere('engine');
-  return 'problems' in saved
-    ? refuse(400, saved.problems[0]!.path || 'document', saved.problems[0]!.sentence, { problems: saved.problems })
-    : json(saved);
-};
+  return json((await saveEngine(member, await readJson(request), needId(params.id))) ?? notHere('engine'));
+});

@@ -1,4 +1,5 @@
-import { check, need, needId, readJson, refuse } from '$server/answer';
+import type { RequestEvent } from './$types';
+import { answers, check, need, needId, readJson } from '$server/answer';
 import { startSteaming } from '$server/steamings';
 import { json } from '@sveltejs/kit';
 import Joi from 'joi';
@@ -13,14 +14,8 @@ const schema = Joi.object({
 });
 
 /** Starts a steaming. What stops the engine is answered as 409 with its reasons. */
-export const POST = async ({ request, params, locals }) => {
+export const POST = answers<RequestEvent>(async ({ request, params, locals }) => {
   const member = need(locals);
-  const read = await readJson(request);
-  if ('response' in read) return read.response;
-  const checked = check<{ purpose: string; plan?: string | null; reason?: string }>(schema, read.value);
-  if ('field' in checked) return refuse(400, checked.field, checked.sentence);
-  const started = await startSteaming(member, needId(params.id), checked.value);
-  return 'problem' in started
-    ? refuse(started.status, started.field, started.problem, { stops: started.stops ?? [] })
-    : json(started, { status: 201 });
-};
+  const asked = check<{ purpose: string; plan?: string | null; reason?: string }>(schema, await readJson(request));
+  return json(await startSteaming(member, needId(params.id), asked), { status: 201 });
+});

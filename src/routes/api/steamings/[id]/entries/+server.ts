@@ -1,6 +1,8 @@
+import type { RequestEvent } from './$types';
 import type { Entry } from '$core/log';
 import { checkEntry } from '$core/log/check';
-import { need, needId, notHere, readJson, refuse } from '$server/answer';
+import { Refusal } from '$core/units';
+import { answers, need, needId, notHere, readJson } from '$server/answer';
 import { allowed, type Member } from '$server/members';
 import { appendEntries, entriesAfter, steaming } from '$server/steamings';
 import { json } from '@sveltejs/kit';
@@ -26,16 +28,15 @@ function forbidden(member: Member, entry: Checked): { field: string; sentence: s
  * Stores one entry, or a batch as `{ entries: [...] }`. Good ones are stored, each once; bad ones are named. 400 only
  * when nothing in the request could be stored.
  */
-export const POST = async ({ request, params, locals }) => {
+export const POST = answers<RequestEvent>(async ({ request, params, locals }) => {
   const member = need(locals, 'log');
-  const read = await readJson(request);
-  if ('response' in read) return read.response;
-  const { value } = read;
+  const value = await readJson(request);
   const many = typeof value === 'object' && value !== null && 'entries' in value;
   const documents = many ? (value as { entries: unknown }).entries : [value];
   if (!Array.isArray(documents) || documents.length === 0)
-    return refuse(400, 'entries', 'Send an entry, or at least one in a list called entries.');
-  if (documents.length > most) return refuse(413, 'entries', `Send at most ${most} entries at once; this batch has ${documents.length}.`);
+    throw new Refusal('entries', 'Send an entry, or at least one in a list called entries.');
+  if (documents.length > most)
+    throw new Refusal('entries', `Send at most ${most} entries at once; this batch has ${documents.length}.`, { code: 'too large' });
 
   const good: Checked[] = [];
   const refused: { index: number; id?: string; field: string; sentence: string }[] = [];
@@ -64,17 +65,17 @@ export const POST = async ({ request, params, locals }) => {
   // Nothing could be stored: say so with the first reason, once it is certain that the steaming is there at all.
   if (refused.length === documents.length) {
     if (!(await steaming(member.club, needId(params.id)))) return notHere('steaming');
-    return refuse(400, refused[0]!.field, refused[0]!.sentence, { stored: 0, refused });
+    throw new Refusal(refused[0]!.field, refused[0]!.sentence, { stored: 0, refused });
   }
   return json({ ...stored, refused });
-};
+});
 
 /** Entries after a place in the order of arrival. */
-export const GET = async ({ params, locals, url }) => {
+export const GET = answers<RequestEvent>(async ({ params, locals, url }) => {
   const member = need(locals);
   const id = needId(params.id);
   if (!(await steaming(member.club, id))) return notHere('steaming');
   const after = Number(url.searchParams.get('after') ?? 0);
-  if (!Number.isInteger(after) || after < 0) return refuse(400, 'after', 'after: give a whole number, 0 or more.');
+  if (!Number.isInteger(after) || after < 0) throw new Refusal('after', 'after: give a whole number, 0 or more.');
   return json(await entriesAfter(member.club, id, after));
-};
+});

@@ -1,4 +1,5 @@
-import { check, need, needId, readJson, refuse } from '$server/answer';
+import type { RequestEvent } from './$types';
+import { answers, check, need, needId, readJson } from '$server/answer';
 import { throwAway } from '$server/steamings';
 import { json } from '@sveltejs/kit';
 import Joi from 'joi';
@@ -8,12 +9,9 @@ const schema = Joi.object({
 });
 
 /** Throws away a start that was none. */
-export const POST = async ({ request, params, locals }) => {
+export const POST = answers<RequestEvent>(async ({ request, params, locals }) => {
   const member = need(locals, 'start steaming');
-  const read = await readJson(request);
-  if ('response' in read) return read.response;
-  const checked = check<{ reason: string }>(schema, read.value);
-  if ('field' in checked) return refuse(400, checked.field, checked.sentence);
-  const thrown = await throwAway(member, needId(params.id), checked.value.reason);
-  return 'problem' in thrown ? refuse(thrown.status, 'steaming', thrown.problem) : json(thrown);
-};
+  const { reason } = check<{ reason: string }>(schema, await readJson(request));
+  await throwAway(member, needId(params.id), reason);
+  return json({ done: true });
+});
