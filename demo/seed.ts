@@ -2,8 +2,8 @@
 import { hash } from '@node-rs/argon2';
 import postgres from 'postgres';
 import { type FitOut, patterns } from '../src/core/engine';
-import { type Log, summarise } from '../src/core/log';
-import { type Fit, remember } from '../src/core/learn';
+import type { Log } from '../src/core/log';
+import { derivedOf, derivedVersion, type Fit } from '../src/core/learn';
 import { type DayPlan, plannedOf, planWhole } from '../src/core/plan';
 import { timeOrderedId } from '../src/core/log/id';
 import { compose } from '../src/core/procedure';
@@ -62,10 +62,11 @@ await sql.begin(async (tx) => {
   const fits = new Map<string, Fit[]>();
   async function store(engine: { id: string; fitOut: FitOut }, keeper: string, purpose: string, log: Log, steamingId: string) {
     const ended = log.state.endedAt ?? null;
-    const raised = ended ? remember(log, fits.get(engine.fitOut.name) ?? []) : undefined;
+    const derived = ended ? derivedOf(log, fits.get(engine.fitOut.name) ?? []) : undefined;
+    const raised = derived?.raised;
     if (raised) fits.set(engine.fitOut.name, [...(fits.get(engine.fitOut.name) ?? []), raised.fit]);
-    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, ended_at, fit_out, procedure, summary, raised, created_at)
-      values (${club}, ${steamingId}, ${engine.id}, ${members.get(keeper)!}, ${purpose}, ${log.entries[0]!.at}, ${ended}, ${json(engine.fitOut)}, ${json(log.context.procedure)}, ${ended ? json(summarise(log)) : null}, ${raised ? json(raised) : null}, ${log.entries[0]!.at})`;
+    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, ended_at, fit_out, procedure, summary, raised, derived, created_at)
+      values (${club}, ${steamingId}, ${engine.id}, ${members.get(keeper)!}, ${purpose}, ${log.entries[0]!.at}, ${ended}, ${json(engine.fitOut)}, ${json(log.context.procedure)}, ${derived ? json(derived.summary) : null}, ${raised ? json(raised) : null}, ${derivedVersion}, ${log.entries[0]!.at})`;
     const rows = log.entries.map((e) => ({
       club_id: club,
       entry_id: e.id,
@@ -129,8 +130,8 @@ await sql.begin(async (tx) => {
     const asked: DayPlan = { end: null, water: 284.15, air: 286.15, tests: [], minutes: {}, without: [], packed: [], ...day };
     const known = { fitOut: engine.fitOut, procedure: compose(engine.fitOut), fits: fits.get(engineName) ?? [], used: [] };
     const planned = plannedOf(planWhole(known, asked), asked);
-    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan, planned)
-      values (${club}, ${id()}, ${engine.id}, ${members.get(asked.people[0]!.name)!}, ${purpose}, ${asked.wants[0]!.at}, ${json(engine.fitOut)}, ${json(known.procedure)}, ${json(asked)}, ${json(planned)})`;
+    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan, planned, derived)
+      values (${club}, ${id()}, ${engine.id}, ${members.get(asked.people[0]!.name)!}, ${purpose}, ${asked.wants[0]!.at}, ${json(engine.fitOut)}, ${json(known.procedure)}, ${json(asked)}, ${json(planned)}, ${derivedVersion})`;
   }
   const quarter = (ms: number) => new Date(Math.ceil(ms / 9e5) * 9e5).toISOString();
   await plan('Peat Presser', 'Rolling the field path', {

@@ -182,6 +182,12 @@ async function shots() {
   return await child(['--import', 'tsx', 'tools/shots.ts', ...process.argv.slice(3)], { JORAM_URL: url, JORAM_CHROMIUM: browser });
 }
 
+async function derive() {
+  await packages();
+  const db = await database(process.argv.includes('--demo') ? 'joram_demo' : 'joram');
+  say((await program('tools/derive.ts', process.argv.slice(3), { JORAM_DERIVE_URL: db.admin })).trim());
+}
+
 async function bench() {
   const { browser, data } = await testbed();
   const { db, url } = await seeded(data);
@@ -212,6 +218,7 @@ const verbs = {
   test: { what: 'unit and browser tests on a database of their own', run: test },
   check: { what: 'types, lint, import boundaries, format', run: check },
   shots: { what: 'remake docs/screenshots from the demo data', run: shots },
+  derive: { what: 'remake what older versions derived from logs and plans (--all: everything; --demo: the demo’s)', run: derive },
   bench: { what: 'speed, on a database of its own, printed as a table', run: bench },
   db: {
     what: 'start | stop | reset | psql [DATABASE]: the private database',
@@ -245,7 +252,9 @@ async function main() {
       options: {
         port: { type: 'string', default: '4870' },
         host: { type: 'string', default: '0.0.0.0' },
-        fresh: { type: 'boolean', default: false }
+        fresh: { type: 'boolean', default: false },
+        all: { type: 'boolean', default: false },
+        demo: { type: 'boolean', default: false }
       }
     }));
   } catch (error) {

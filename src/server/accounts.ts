@@ -4,7 +4,7 @@ import Joi from 'joi';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { isZone, usualUnits } from '$core/units';
 import type { Member, Role } from './members';
-import { inClub, sql } from './sql';
+import { inClub, sql } from './database';
 import { newId } from './uuid';
 
 // argon2id at the library's defaults (19 MiB, two passes): about 30 ms on a small machine.
@@ -33,13 +33,13 @@ export async function signIn(name: string, password: string, address: string): P
   if (!row || !good)
     return { problem: 'That name and password do not belong together. Check both; capitals count in the password.', status: 400 };
   await perName.delete(`${name.toLowerCase()} ${address}`);
-  return openSession(row.club_id, row.member_id);
+  return openSession(row.clubId, row.memberId);
 }
 
 /** Signs in as a member of the demo, in one touch. Only clubs that are marked as demo have such members. */
 export async function demoSignIn(name: string): Promise<SignIn> {
   const [row] = await sql`select * from demo_member(${name})`;
-  return row ? openSession(row.club_id, row.member_id) : { problem: 'There is no such demo member here.', status: 400 };
+  return row ? openSession(row.clubId, row.memberId) : { problem: 'There is no such demo member here.', status: 400 };
 }
 
 async function openSession(club: string, member: string) {
@@ -57,14 +57,14 @@ export async function sessionMember(token: string): Promise<{ member: Member; ha
   const hashed = digest(token);
   const [row] = await sql`select * from session_member(${hashed})`;
   if (!row) return undefined;
-  const { club_id: club, club_name: clubName, member_id: id, sign_in: signIn, demo, name, roles, settings, zone } = row;
+  const { clubId: club, clubName, memberId: id, signIn, demo, name, roles, settings, zone } = row;
   return { hash: hashed, member: { club, clubName, demo, zone, id, name, signIn, roles, units: { ...usualUnits, ...settings.units } } };
 }
 
 export const endSession = (member: Member, hashed: string) =>
   inClub(member.club, (tx) => tx`delete from session where club_id = ${member.club} and token_hash = ${hashed}`);
 
-export const demoMembers = () => sql<{ sign_in: string; name: string; roles: Role[]; club: string }[]>`select * from demo_members()`;
+export const demoMembers = () => sql<{ signIn: string; name: string; roles: Role[]; club: string }[]>`select * from demo_members()`;
 export const hasClubs = async (): Promise<boolean> => (await sql`select has_clubs() as yes`)[0]!.yes;
 
 const person = {
@@ -119,17 +119,17 @@ export async function invite(member: Member, roles: Role[]): Promise<string> {
 }
 
 export const invitation = async (token: string) =>
-  (await sql<{ club_id: string; club_name: string; roles: Role[] }[]>`select * from open_invitation(${digest(token)})`)[0];
+  (await sql<{ clubId: string; clubName: string; roles: Role[] }[]>`select * from open_invitation(${digest(token)})`)[0];
 
 export async function join(token: string, input: { name: string; signIn: string; password: string }): Promise<SignIn> {
   const open = await invitation(token);
   if (!open) return { problem: 'This invitation has been used or has run out: ask for a new one.', status: 400 };
   const [secret, id] = [await hash(input.password), newId()];
-  const made = await inClub(open.club_id, async (tx) => {
+  const made = await inClub(open.clubId, async (tx) => {
     const [used] = await tx`
-      update invitation set used_by = ${id} where club_id = ${open.club_id} and token_hash = ${digest(token)} and used_by is null returning 1`;
+      update invitation set used_by = ${id} where club_id = ${open.clubId} and token_hash = ${digest(token)} and used_by is null returning 1`;
     if (!used) return 'used' as const;
-    await tx`insert into member (club_id, member_id, sign_in, name, roles, secret) values (${open.club_id}, ${id}, ${input.signIn}, ${input.name}, ${open.roles}, ${secret})`;
+    await tx`insert into member (club_id, member_id, sign_in, name, roles, secret) values (${open.clubId}, ${id}, ${input.signIn}, ${input.name}, ${open.roles}, ${secret})`;
     return 'made' as const;
   }).catch((error: { code?: string }) => {
     if (error.code === '23505') return 'taken' as const;
@@ -137,5 +137,5 @@ export async function join(token: string, input: { name: string; signIn: string;
   });
   if (made === 'taken') return { problem: 'Somebody already signs in with that name: choose another.', status: 400 };
   if (made === 'used') return { problem: 'This invitation has been used: ask for a new one.', status: 400 };
-  return openSession(open.club_id, id);
+  return openSession(open.clubId, id);
 }

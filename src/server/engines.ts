@@ -5,7 +5,8 @@ import { Refusal } from '$core/units';
 import Joi from 'joi';
 import { isoDay } from './answer';
 import type { Member } from './members';
-import { inClub, json } from './sql';
+import { inClub } from './database';
+import { json } from './sql/json';
 import { newId } from './uuid';
 
 export interface EngineRow {
@@ -31,7 +32,7 @@ export const engine = (club: string, id: string): Promise<EngineRow | undefined>
       (
         await tx<
           EngineRow[]
-        >`select engine_id as id, name, fit_out as "fitOut", version, retired_at as "retiredAt" from engine where club_id = ${club} and engine_id = ${id}`
+        >`select engine_id as id, name, fit_out, version, retired_at from engine where club_id = ${club} and engine_id = ${id}`
       ).map((row) => ({ ...row, fitOut: fitOutOf(row.fitOut) }))[0]
   );
 

@@ -1,7 +1,7 @@
 import type { Forbids } from '$core/log';
 import Joi from 'joi';
 import type { Member } from './members';
-import { inClub } from './sql';
+import { inClub } from './database';
 import { newId } from './uuid';
 
 export interface Fault {
@@ -34,8 +34,8 @@ export const faults = (club: string, { engineId, open, page = 1 }: { engineId?: 
   inClub(
     club,
     (tx) => tx<(Fault & { total: number })[]>`
-    select f.fault_id as id, f.engine_id as "engineId", e.name as engine, f.steaming_id as "steamingId", f.text, f.forbids,
-      f.raised_at as "raisedAt", f.raised_by as "raisedBy", f.fixed_at as "fixedAt", f.fixed_by as "fixedBy", f.fix, (count(*) over ())::int as total
+    select f.fault_id as id, f.engine_id, e.name as engine, f.steaming_id, f.text, f.forbids,
+      f.raised_at, f.raised_by, f.fixed_at, f.fixed_by, f.fix, (count(*) over ())::int as total
     from fault f join engine e using (club_id, engine_id)
     where f.club_id = ${club} and f.withdrawn_at is null
       ${engineId ? tx`and f.engine_id = ${engineId}` : tx``}
@@ -62,7 +62,7 @@ export const oneFault = (club: string, id: string) =>
       (
         await tx<
           { forbids: Forbids; fixedAt: Date | null }[]
-        >`select forbids, fixed_at as "fixedAt" from fault where club_id = ${club} and fault_id = ${id}`
+        >`select forbids, fixed_at from fault where club_id = ${club} and fault_id = ${id}`
       )[0]
   );
 

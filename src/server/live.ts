@@ -1,4 +1,4 @@
-import { sql } from './sql';
+import { sql } from './database';
 
 /** The live feed: PostgreSQL tells every process of new entries, and each process tells the browsers it serves. */
 

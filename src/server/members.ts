@@ -1,6 +1,7 @@
 import type { UnitChoice } from '$core/units';
 import Joi from 'joi';
-import { inClub, json } from './sql';
+import { inClub } from './database';
+import { json } from './sql/json';
 
 export const roles = ['owner', 'steward', 'operator', 'examiner', 'trainee'] as const;
 export type Role = (typeof roles)[number];
@@ -59,7 +60,7 @@ export const membersOf = (club: string) =>
   inClub(
     club,
     (tx) => tx<{ id: string; name: string; signIn: string; roles: Role[] }[]>`
-    select member_id as id, name, sign_in as "signIn", roles from member where club_id = ${club} order by name limit 500`
+    select member_id as id, name, sign_in, roles from member where club_id = ${club} order by name limit 500`
   );
 
 /** Everything a member may do, for pages that offer only what will be accepted. */

@@ -1,28 +1,15 @@
-import { compose } from '$core/procedure';
-import { type FitOut, fitOutOf } from '$core/engine';
-import { fitsNow, type Learning, type Told } from '$core/learn';
-import { type Busy, type DayPlan, type Known, type Planned, plannedOf, planWhole, usualPlan } from '$core/plan';
-import { checkPlan, readablePlan } from '$core/plan/check';
+import type { Learning, Told } from '$core/learn';
+import { type DayPlan, type Planned, planWhole } from '$core/plan';
+import { checkPlan } from '$core/plan/check';
 import { Refusal } from '$core/units';
 import Joi from 'joi';
 import { check, readJson } from './answer';
+import { inClub } from './database';
 import type { Member } from './members';
-import { inClub, json, type Tx } from './sql';
-import { raisings, toldFrom } from './raisings';
+import { json, type Tx } from './sql/json';
+import { busyIn, derivePlan, knownIn, knownOf, planIn, type PlanRow, planRows } from './sql/plan';
+import { raisings } from './sql/raising';
 import { newId } from './uuid';
-
-export interface PlanRow {
-  id: string;
-  engineId: string;
-  engine: string;
-  keeper: string;
-  purpose: string;
-  startedAt: Date | null;
-  cancelledAt: Date | null;
-  plan: DayPlan | null;
-  planned: Planned | null;
-  wantedAt: Date;
-}
 
 /** Past raisings of an engine, oldest first, with what its owner said of them. */
 export const toldOf = (
@@ -40,53 +27,10 @@ export const toldOf = (
     };
   });
 
-/** What a day on each of these engines is planned from, today: two queries, however many there are. */
-async function knownOf(tx: Tx, club: string, engineIds: readonly string[]): Promise<Map<string, Known>> {
-  const [engines, rows] = await Promise.all([
-    tx<{ id: string; fitOut: FitOut; learning: Learning }[]>`
-      select engine_id as id, fit_out as "fitOut", learning from engine where club_id = ${club} and engine_id = any(${engineIds as string[]}::uuid[])`.execute(),
-    raisings(tx, club, engineIds, 24)
-  ]);
-  return new Map(
-    engines.map(({ id, fitOut: stored, learning }) => {
-      const fitOut = fitOutOf(stored);
-      const own = rows.filter((r) => r.engineId === id);
-      return [
-        id,
-        {
-          fitOut,
-          procedure: compose(fitOut),
-          fits: fitsNow(toldFrom(own), learning),
-          offs: own.flatMap((r) => (r.raised.off === undefined || learning.leftOut.includes(r.id) ? [] : [r.raised.off])),
-          used: own.flatMap((r) => (r.fuel && r.inSteam ? [{ fuel: r.fuel, inSteam: r.inSteam }] : []))
-        }
-      ];
-    })
-  );
-}
-const knownIn = async (tx: Tx, club: string, engineId: string) => (await knownOf(tx, club, [engineId])).get(engineId);
 export const known = (club: string, engineId: string) => inClub(club, (tx) => knownIn(tx, club, engineId));
-
-/** What other sheets of about that day have people doing. */
-async function busyIn(tx: Tx, club: string, around: number, but: string): Promise<Busy> {
-  const rows = await tx<{ planned: Planned }[]>`
-    select planned from steaming where club_id = ${club} and steaming_id <> ${but} and started_at is null and cancelled_at is null and planned is not null
-      and wanted_at between ${new Date(around - 20 * 3.6e6)} and ${new Date(around + 20 * 3.6e6)} order by wanted_at limit 40`;
-  const busy: Record<string, [number, number][]> = {};
-  for (const { planned } of rows)
-    for (const [who, list] of Object.entries(planned.busy)) (busy[who] ??= []).push(...list.map(([a, b]): [number, number] => [a, b]));
-  return busy;
-}
-
-const planRows = (tx: Tx) => tx`
-  select s.steaming_id as id, s.engine_id as "engineId", e.name as engine, m.name as keeper, s.purpose, s.started_at as "startedAt", s.cancelled_at as "cancelledAt", s.plan, s.planned, s.wanted_at as "wantedAt"
-  from steaming s join engine e using (club_id, engine_id) join member m on m.club_id = s.club_id and m.member_id = s.keeper_id`;
 
 const row = (tx: Tx, club: string, id: string) =>
   tx<PlanRow[]>`${planRows(tx)} where s.club_id = ${club} and s.steaming_id = ${id} and s.wanted_at is not null`;
-
-/** The plan of a row as it can be shown today, with what does not fit any more. */
-const planIn = (r: PlanRow) => readablePlan(r.plan, usualPlan(r.keeper, r.wantedAt.toISOString(), r.purpose));
 
 /** A planned steaming with what its sheet is made from, and the sheet. */
 export const planOf = (club: string, id: string) =>
@@ -105,7 +49,7 @@ export const planOf = (club: string, id: string) =>
 
 const othersIn = (tx: Tx, club: string, around: number, but: string) =>
   tx<{ id: string; engine: string; wantedAt: Date }[]>`
-    select s.steaming_id as id, e.name as engine, s.wanted_at as "wantedAt" from steaming s join engine e using (club_id, engine_id)
+    select s.steaming_id as id, e.name as engine, s.wanted_at from steaming s join engine e using (club_id, engine_id)
     where s.club_id = ${club} and s.steaming_id <> ${but} and s.started_at is null and s.cancelled_at is null
       and s.wanted_at between ${new Date(around - 12 * 3.6e6)} and ${new Date(around + 12 * 3.6e6)} order by s.wanted_at limit 40`.execute();
 
@@ -166,9 +110,9 @@ export const makePlan = (
     if (!of) throw new Refusal('engine', 'There is no such engine.', { code: 'missing' });
     const id = newId();
     const wanted = new Date(plan.wants[0]!.at);
-    const planned = plannedOf(planWhole(of, plan, await busyIn(tx, member.club, wanted.getTime(), id)), plan);
-    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan, planned)
-      values (${member.club}, ${id}, ${engineId}, ${await keeperIn(tx, member, plan)}, ${purpose}, ${wanted}, ${json(tx, of.fitOut)}, ${json(tx, of.procedure)}, ${json(tx, plan)}, ${json(tx, planned)})`;
+    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan)
+      values (${member.club}, ${id}, ${engineId}, ${await keeperIn(tx, member, plan)}, ${purpose}, ${wanted}, ${json(tx, of.fitOut)}, ${json(tx, of.procedure)}, ${json(tx, plan)})`;
+    await derivePlan(tx, member.club, id, of, plan);
     return { id };
   });
 
@@ -182,10 +126,10 @@ export const changePlan = (member: Member, id: string, { purpose, plan }: { purp
       throw new Refusal('plan', 'This steaming has begun: what changes now is said on the Footplate.', { code: 'conflict' });
     const of = (await knownIn(tx, member.club, found.engineId))!;
     const wanted = new Date(plan.wants[0]!.at);
-    const planned = plannedOf(planWhole(of, plan, await busyIn(tx, member.club, wanted.getTime(), id)), plan);
-    await tx`update steaming set plan = ${json(tx, plan)}, planned = ${json(tx, planned)}, wanted_at = ${wanted}, keeper_id = ${await keeperIn(tx, member, plan)}, purpose = coalesce(${purpose ?? null}, purpose),
+    await tx`update steaming set plan = ${json(tx, plan)}, wanted_at = ${wanted}, keeper_id = ${await keeperIn(tx, member, plan)}, purpose = coalesce(${purpose ?? null}, purpose),
         fit_out = ${json(tx, of.fitOut)}, procedure = ${json(tx, of.procedure)}
       where club_id = ${member.club} and steaming_id = ${id} and started_at is null`;
+    await derivePlan(tx, member.club, id, of, plan);
     return { id };
   });
 
@@ -224,6 +168,6 @@ export const plannedFor = (club: string, engineId: string) =>
     club,
     (tx) =>
       tx<{ id: string; wantedAt: Date; purpose: string; planned: Planned | null }[]>`
-          select steaming_id as id, wanted_at as "wantedAt", purpose, planned from steaming
+          select steaming_id as id, wanted_at, purpose, planned from steaming
           where club_id = ${club} and engine_id = ${engineId} and started_at is null and cancelled_at is null and wanted_at > now() - interval '12 hours' order by wanted_at limit 6`
   );

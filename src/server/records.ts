@@ -1,15 +1,17 @@
 import { checkRecord, type KeptEntry, type RecordDocument, recordDocument } from '$core/formats';
 import { Refusal } from '$core/units';
 import type { Member } from './members';
-import { inClub, json, type Tx } from './sql';
-import { settle, type Steaming, steamingIn } from './steamings';
+import { inClub } from './database';
+import { json, type Tx } from './sql/json';
+import { settle } from './sql/derived';
+import { type Steaming, steamingIn } from './sql/steaming';
 import { newId } from './uuid';
 
 /** A steaming's whole log as it is kept, in the order of arrival. */
 const keptIn = async (tx: Tx, club: string, id: string): Promise<KeptEntry[]> =>
   (
     await tx<{ id: string; kind: string; at: Date; receivedAt: Date; by: string; source: string; body: unknown; strikes: string | null }[]>`
-      select entry_id as id, kind, at, received_at as "receivedAt", by_name as by, source, body, strikes from entry
+      select entry_id as id, kind, at, received_at, by_name as by, source, body, strikes from entry
       where club_id = ${club} and steaming_id = ${id} order by seq limit 20000`
   ).map(
     ({ at, receivedAt, strikes, ...e }) =>

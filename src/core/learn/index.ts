@@ -3,3 +3,4 @@ export * from './past';
 export * from './raising';
 export { lossFrom } from './cooling';
 export { fitTogether } from './burners';
+export * from './derive';

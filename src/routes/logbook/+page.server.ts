@@ -3,7 +3,7 @@ import { Refusal } from '$core/units';
 import { check, isoDay, need, orRefusal, parseJson, recordLimit } from '$server/answer';
 import { yard } from '$server/engines';
 import { importRecord, readRecord } from '$server/records';
-import { bookPage, logbook } from '$server/steamings';
+import { bookPage, logbook } from '$server/book';
 import { fail, redirect } from '@sveltejs/kit';
 import Joi from 'joi';
 

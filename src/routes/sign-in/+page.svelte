@@ -31,9 +31,9 @@
         {#each clubs as club (club)}
           <p class="label club">{club}</p>
           <ul>
-            {#each data.demo.filter((m) => m.club === club) as member (member.sign_in)}
+            {#each data.demo.filter((m) => m.club === club) as member (member.signIn)}
               <li>
-                <button name="demo" value={member.sign_in}
+                <button name="demo" value={member.signIn}
                   ><span class="figure">{member.name}</span><span class="second">{member.roles.join(', ')}</span></button
                 >
               </li>

@@ -1,7 +1,7 @@
 import { need, needId, notHere } from '$server/answer';
 import { membersOf } from '$server/members';
 import { planOf } from '$server/plans';
-import { carriedFrom } from '$server/steamings';
+import { carriedFrom } from '$server/book';
 
 export const load = async ({ params, locals }) => {
   const member = need(locals);

@@ -5,7 +5,8 @@ import { addPaper, engine, paperSchema, papersOf, removePaper, retire } from '$s
 import { faults, faultSchema, raiseFault } from '$server/faults';
 import { usualPlan } from '$core/plan';
 import { goodPlan, makePlan, plannedFor, toldOf } from '$server/plans';
-import { carriedFrom, lastSteamings, obstacles, startSteaming } from '$server/steamings';
+import { carriedFrom, lastSteamings } from '$server/book';
+import { obstacles, startSteaming } from '$server/start';
 import { isDay, isoDayIn, momentAt, Refusal } from '$core/units';
 import { readTime } from '$core/units/read-time';
 import { redirect } from '@sveltejs/kit';

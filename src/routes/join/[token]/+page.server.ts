@@ -7,7 +7,7 @@ import { error, fail, redirect } from '@sveltejs/kit';
 export const load = async ({ params }) => {
   const open = await invitation(params.token);
   if (!open) error(404, { message: 'This invitation has been used or has run out.', then: 'Ask the club’s owner for a new link.' });
-  return { club: open.club_name, roles: open.roles };
+  return { club: open.clubName, roles: open.roles };
 };
 
 export const actions = {

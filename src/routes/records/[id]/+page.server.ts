@@ -1,6 +1,7 @@
 import { carriedOver, summarise } from '$core/log';
 import { need, needId, notHere } from '$server/answer';
-import { contextOf, folded } from '$server/steamings';
+import { contextOf } from '$server/sql/steaming';
+import { folded } from '$server/steamings';
 import { redirect } from '@sveltejs/kit';
 
 export const load = async ({ params, locals }) => {

@@ -4,7 +4,7 @@ import { need, needId, notHere } from '$server/answer';
 import { download } from '$server/download';
 import { pdf } from '$server/pdf';
 import { planOf } from '$server/plans';
-import { carriedFrom } from '$server/steamings';
+import { carriedFrom } from '$server/book';
 
 /** The day sheet as PDF, by the club's clock. */
 export const GET = async ({ params, locals }) => {

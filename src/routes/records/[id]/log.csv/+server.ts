@@ -4,7 +4,7 @@ import { isoDayIn } from '$core/units';
 import { need, needId, notHere } from '$server/answer';
 import { download } from '$server/download';
 import { kept } from '$server/records';
-import { contextOf } from '$server/steamings';
+import { contextOf } from '$server/sql/steaming';
 
 export const GET = async ({ params, locals }) => {
   const member = need(locals);

@@ -1,6 +1,6 @@
 import type { RequestEvent } from './$types';
 import { answers, check, need, needId, readJson } from '$server/answer';
-import { startSteaming } from '$server/steamings';
+import { startSteaming } from '$server/start';
 import { json } from '@sveltejs/kit';
 import Joi from 'joi';
 

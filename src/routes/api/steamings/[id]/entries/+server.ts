@@ -4,7 +4,8 @@ import { checkEntry } from '$core/log/check';
 import { Refusal } from '$core/units';
 import { answers, need, needId, notHere, readJson } from '$server/answer';
 import { allowed, type Member } from '$server/members';
-import { appendEntries, entriesAfter, steaming } from '$server/steamings';
+import { appendEntries } from '$server/append';
+import { entriesAfter, steaming } from '$server/steamings';
 import { json } from '@sveltejs/kit';
 
 type Checked = Exclude<ReturnType<typeof checkEntry>, { field: string }>['entry'];

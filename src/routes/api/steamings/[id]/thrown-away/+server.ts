@@ -1,6 +1,6 @@
 import type { RequestEvent } from './$types';
 import { answers, check, need, needId, readJson } from '$server/answer';
-import { throwAway } from '$server/steamings';
+import { throwAway } from '$server/start';
 import { json } from '@sveltejs/kit';
 import Joi from 'joi';
 

@@ -1,5 +1,5 @@
 import { type Fit, fitsNow, type Learning, type Past, type Told } from '$core/learn';
-import type { Tx } from './sql';
+import type { Tx } from './json';
 
 /** A past raising as it is kept with its steaming. */
 export interface RaisingRow {
@@ -17,10 +17,10 @@ export const raisings = async (tx: Tx, club: string, engineIds: readonly string[
   engineIds.length
     ? await tx<RaisingRow[]>`
         select s.* from unnest(${engineIds as string[]}::uuid[]) as e (id) cross join lateral (
-          select steaming_id as id, engine_id as "engineId", raised, (summary->>'fuel')::float8 as fuel, (summary->>'inSteam')::float8 as "inSteam", started_at as "startedAt", purpose
+          select steaming_id as id, engine_id, raised, (summary->>'fuel')::float8 as fuel, (summary->>'inSteam')::float8 as "inSteam", started_at, purpose
           from steaming where club_id = ${club} and engine_id = e.id and raised is not null ${before ? tx`and started_at < ${before}` : tx``}
           order by started_at desc limit ${limit}) s
-        order by s."startedAt"`
+        order by s.started_at`
     : [];
 
 export const toldFrom = (rows: readonly RaisingRow[]): Told[] => rows.map(({ id, raised }) => ({ id, ...raised }));

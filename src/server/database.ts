@@ -1,5 +1,6 @@
 import { building } from '$app/environment';
 import postgres from 'postgres';
+import type { Tx } from './sql/json';
 
 const url = process.env.JORAM_APP_DATABASE_URL;
 
@@ -8,10 +9,10 @@ export const sql = postgres(building || !url ? 'postgres://127.0.0.1:1/none' : u
   max: 12,
   idle_timeout: 60,
   onnotice: () => {},
+  // Columns are snake in the database and camel here; what stands inside JSON is left alone.
+  transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } },
   types: { date: { to: 1082, from: [1082], serialize: (x: string) => x, parse: (x: string) => x } }
 });
-
-export type Tx = postgres.TransactionSql;
 
 /**
  * Runs queries as one club, in one transaction. The setting ends with the transaction, so a pooled connection never
@@ -24,6 +25,3 @@ export const inClub = <T>(club: string, work: (tx: Tx) => Promise<T>): Promise<T
     const [, result] = await Promise.all([tx`select set_config('joram.club', ${club}, true)`.execute(), work(tx)]);
     return result;
   }) as Promise<T>;
-
-/** postgres.js wants to be told that a value is JSON. */
-export const json = (tx: Tx, value: unknown) => tx.json(value as postgres.JSONValue);

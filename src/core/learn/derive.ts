@@ -1,0 +1,24 @@
+import { type Log, type Summary, summarise } from '../log';
+import { remember } from './engine';
+import type { Past } from './past';
+import type { Fit } from './raising';
+
+/**
+ * The version of what is derived from logs and plans and kept beside them. Raise it whenever the code that derives changes what
+ * it says: `joram derive` then remakes what older code has made, and nothing else.
+ */
+export const derivedVersion = 2;
+
+/** What is kept of a steaming that has ended, so that nobody has to read its log again. Made here and nowhere else. */
+export interface Derived {
+  readonly summary: Summary;
+  readonly raised: { readonly past: Past; readonly fit: Fit; readonly off?: number } | null;
+  readonly version: number;
+}
+
+/** @param earlier what raisings before it had shown of the engine: what a forecast at its match stood on */
+export const derivedOf = (log: Log, earlier: readonly Fit[]): Derived => ({
+  summary: summarise(log),
+  raised: remember(log, earlier) ?? null,
+  version: derivedVersion
+});

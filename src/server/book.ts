@@ -1,0 +1,56 @@
+import { type Carried, carriedOver, type Summary } from '$core/log';
+import { inClub } from './database';
+import { folded } from './steamings';
+
+export interface BookLine {
+  id: string;
+  engineId: string;
+  engine: string;
+  keeper: string;
+  purpose: string;
+  startedAt: Date;
+  endedAt: Date | null;
+  summary: Summary | null;
+  override: boolean;
+  total: number;
+}
+
+export const bookPage = 20;
+
+/** A page of the Logbook, newest first. */
+export const logbook = (
+  club: string,
+  { engineId, from, to, keeper, page = 1 }: { engineId?: string; from?: string; to?: string; keeper?: string; page?: number }
+) =>
+  inClub(
+    club,
+    (tx) => tx<BookLine[]>`
+    select s.steaming_id as id, s.engine_id, e.name as engine, coalesce(s.imported_from->>'keeper', m.name) as keeper, s.purpose, s.started_at, s.ended_at, s.summary,
+      s.override is not null as override, (count(*) over ())::int as total
+    from steaming s join engine e using (club_id, engine_id) join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
+    where s.club_id = ${club} and s.started_at is not null and s.thrown_away is null
+      ${engineId ? tx`and s.engine_id = ${engineId}` : tx``}
+      ${keeper ? tx`and m.name ilike ${`%${keeper.replace(/[%_\\]/g, '\\$&')}%`}` : tx``}
+      ${from ? tx`and s.started_at >= ${from}::date` : tx``}
+      ${to ? tx`and s.started_at < ${to}::date + 1` : tx``}
+    order by s.started_at desc, s.steaming_id limit ${bookPage} offset ${(page - 1) * bookPage}`
+  );
+
+export const lastSteamings = (club: string, engineId: string) =>
+  inClub(
+    club,
+    (tx) => tx<Pick<BookLine, 'id' | 'purpose' | 'startedAt' | 'endedAt' | 'summary'>[]>`
+    select steaming_id as id, purpose, started_at, ended_at, summary from steaming
+    where club_id = ${club} and engine_id = ${engineId} and started_at is not null and thrown_away is null order by started_at desc limit 8`
+  );
+
+/** What the last finished steaming of an engine left for the next. */
+export async function carriedFrom(club: string, engineId: string): Promise<Carried[]> {
+  const [last] = await inClub(
+    club,
+    (tx) => tx<{ id: string }[]>`
+    select steaming_id as id from steaming where club_id = ${club} and engine_id = ${engineId} and ended_at is not null and thrown_away is null order by started_at desc limit 1`
+  );
+  const found = last && (await folded(club, last.id));
+  return found ? carriedOver(found.log) : [];
+}

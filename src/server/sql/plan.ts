@@ -1,0 +1,71 @@
+import { type FitOut, fitOutOf } from '$core/engine';
+import { derivedVersion, fitsNow, type Learning } from '$core/learn';
+import { type Busy, type DayPlan, type Known, type Planned, plannedOf, planWhole, usualPlan } from '$core/plan';
+import { readablePlan } from '$core/plan/check';
+import { compose } from '$core/procedure';
+import { json, type Tx } from './json';
+import { raisings, toldFrom } from './raising';
+
+export interface PlanRow {
+  id: string;
+  engineId: string;
+  engine: string;
+  keeper: string;
+  purpose: string;
+  startedAt: Date | null;
+  cancelledAt: Date | null;
+  plan: DayPlan | null;
+  planned: Planned | null;
+  wantedAt: Date;
+}
+
+/** What a day on each of these engines is planned from, today: two queries, however many there are. */
+export async function knownOf(tx: Tx, club: string, engineIds: readonly string[]): Promise<Map<string, Known>> {
+  const [engines, rows] = await Promise.all([
+    tx<{ id: string; fitOut: FitOut; learning: Learning }[]>`
+      select engine_id as id, fit_out, learning from engine where club_id = ${club} and engine_id = any(${engineIds as string[]}::uuid[])`.execute(),
+    raisings(tx, club, engineIds, 24)
+  ]);
+  return new Map(
+    engines.map(({ id, fitOut: stored, learning }) => {
+      const fitOut = fitOutOf(stored);
+      const own = rows.filter((r) => r.engineId === id);
+      return [
+        id,
+        {
+          fitOut,
+          procedure: compose(fitOut),
+          fits: fitsNow(toldFrom(own), learning),
+          offs: own.flatMap((r) => (r.raised.off === undefined || learning.leftOut.includes(r.id) ? [] : [r.raised.off])),
+          used: own.flatMap((r) => (r.fuel && r.inSteam ? [{ fuel: r.fuel, inSteam: r.inSteam }] : []))
+        }
+      ];
+    })
+  );
+}
+export const knownIn = async (tx: Tx, club: string, engineId: string) => (await knownOf(tx, club, [engineId])).get(engineId);
+/** What other sheets of about that day have people doing. */
+export async function busyIn(tx: Tx, club: string, around: number, but: string): Promise<Busy> {
+  const rows = await tx<{ planned: Planned }[]>`
+    select planned from steaming where club_id = ${club} and steaming_id <> ${but} and started_at is null and cancelled_at is null and planned is not null
+      and wanted_at between ${new Date(around - 20 * 3.6e6)} and ${new Date(around + 20 * 3.6e6)} order by wanted_at limit 40`;
+  const busy: Record<string, [number, number][]> = {};
+  for (const { planned } of rows)
+    for (const [who, list] of Object.entries(planned.busy)) (busy[who] ??= []).push(...list.map(([a, b]): [number, number] => [a, b]));
+  return busy;
+}
+
+/** Columns of a planned steaming that everybody reads. */
+export const planRows = (tx: Tx) => tx`
+  select s.steaming_id as id, s.engine_id, e.name as engine, m.name as keeper, s.purpose, s.started_at, s.cancelled_at, s.plan, s.planned, s.wanted_at
+  from steaming s join engine e using (club_id, engine_id) join member m on m.club_id = s.club_id and m.member_id = s.keeper_id`;
+
+/** The plan of a row as it can be shown today, with what does not fit any more. */
+export const planIn = (r: PlanRow) => readablePlan(r.plan, usualPlan(r.keeper, r.wantedAt.toISOString(), r.purpose));
+
+/** What a plan says, worked out and written beside it: when to light, when there is steam, who is busy when. */
+export async function derivePlan(tx: Tx, club: string, id: string, of: Known, plan: DayPlan): Promise<void> {
+  const wanted = Date.parse(plan.wants[0]!.at);
+  const planned = plannedOf(planWhole(of, plan, await busyIn(tx, club, wanted, id)), plan);
+  await tx`update steaming set planned = ${json(tx, planned)}, derived = ${derivedVersion} where club_id = ${club} and steaming_id = ${id}`;
+}

@@ -1,0 +1,103 @@
+import { plantOf } from '$core/boiler';
+import type { FitOut } from '$core/engine';
+import { barsOf, barsPassengers } from '$core/faults';
+import { fold, litAt } from '$core/log';
+import { startingSum, withFill } from '$core/plan';
+import { compose } from '$core/procedure';
+import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
+import { inClub } from './database';
+import { allowed, type Member } from './members';
+import { entriesIn } from './sql/entry';
+import { json, type Tx } from './sql/json';
+import { contextOf, steamingIn } from './sql/steaming';
+import { newId } from './uuid';
+
+/** What stops an engine from being steamed today, in words. */
+export const obstacles = (club: string, engineId: string, today: string) => inClub(club, (tx) => obstaclesIn(tx, club, engineId, today));
+
+async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string) {
+  const faults = await tx<{ text: string; forbids: string }[]>`
+    select text, forbids from fault where club_id = ${club} and engine_id = ${engineId} and fixed_at is null and withdrawn_at is null and forbids <> 'nothing' order by raised_at desc limit 50`;
+  const papers = await tx<{ kind: string; expires: string }[]>`
+    select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = ${engineId} group by kind order by kind`;
+  return { stops: barsOf({ faults, papers }, today), passengers: barsPassengers({ faults }) };
+}
+
+/**
+ * Starts a steaming: the engine's fit-out and the procedure composed for it are stored with it. What stops it must be
+ * overridden, by someone who may, with a reason that stays in the record.
+ */
+export async function startSteaming(
+  member: Member,
+  engineId: string,
+  options: {
+    purpose: string;
+    reason?: string;
+    /** The plan it is started from; none when null; when it is not said, the one that today asks for. */
+    plan?: string | null;
+  }
+): Promise<{ id: string }> {
+  if (!allowed(member, 'start steaming'))
+    throw new Refusal('engine', 'A trainee logs in a steaming that a keeper has started, and does not start one.', { code: 'forbidden' });
+  return inClub(member.club, async (tx) => {
+    const [row] = await tx<{ fitOut: FitOut; retiredAt: Date | null }[]>`
+      select fit_out, retired_at from engine where club_id = ${member.club} and engine_id = ${engineId}`;
+    if (!row) throw new Refusal('engine', 'There is no such engine.', { code: 'missing' });
+    if (row.retiredAt) throw new Refusal('engine', 'This engine is retired: bring it back on its page first.', { code: 'conflict' });
+    const today = isoDayIn(Date.now(), member.zone);
+    const { stops } = await obstaclesIn(tx, member.club, engineId, today);
+    if (stops.length && !options.reason)
+      throw new Refusal('reason', 'This engine may not be steamed as it stands.', { code: 'conflict', stops });
+    if (stops.length && !allowed(member, 'override'))
+      throw new Refusal('reason', 'Only a steward or an owner may override what stops an engine.', { code: 'forbidden', stops });
+    const procedure = withFill(compose(row.fitOut), startingSum(row.fitOut, plantOf(row.fitOut)));
+    const override = stops.length ? { reason: options.reason!, of: stops, by: member.name } : null;
+    // Another day's plan is taken only when it is asked for by name.
+    const [from, to] = [momentAt(today, 0, member.zone), momentAt(dayAfter(today, 1), 0, member.zone)];
+    const wanted =
+      options.plan === null
+        ? tx`false`
+        : options.plan === undefined
+          ? tx`wanted_at >= ${from} and wanted_at < ${to}`
+          : tx`steaming_id = ${options.plan}`;
+    const [planned] = await tx`
+      update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fitOut)}, procedure = ${json(tx, procedure)}, override = ${override && json(tx, override)}, purpose = coalesce(nullif(${options.purpose}, ''), purpose)
+      where club_id = ${member.club} and steaming_id = (select steaming_id from steaming where club_id = ${member.club} and engine_id = ${engineId} and started_at is null and cancelled_at is null and wanted_at is not null and ${wanted} order by wanted_at limit 1)
+      returning steaming_id as id`;
+    if (!planned && options.plan)
+      throw new Refusal('plan', 'There is no such plan: it was called off, or has begun already.', { code: 'missing' });
+    const id: string = planned?.id ?? newId();
+    if (!planned)
+      await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, fit_out, procedure, override)
+        values (${member.club}, ${id}, ${engineId}, ${member.id}, ${options.purpose}, now(), ${json(tx, row.fitOut)}, ${json(tx, procedure)}, ${override && json(tx, override)})`;
+    if (override)
+      await tx`insert into entry (club_id, entry_id, steaming_id, kind, at, by_id, by_name, source, body)
+        values (${member.club}, ${newId()}, ${id}, 'override', now(), ${member.id}, ${member.name}, 'person', ${json(tx, { reason: override.reason, of: override.of.map((s) => s.slice(0, 300)) })})`;
+    return { id };
+  }).catch((error: { code?: string }) => {
+    if (error.code === '23505') throw new Refusal('engine', 'This engine is already in steam: open its Footplate.', { code: 'conflict' });
+    throw error;
+  });
+}
+
+/**
+ * Throws away a start that was none: nothing was lit. What was logged stays with it and can be looked at; it stands in no list,
+ * and a plan it was begun from is a plan again.
+ */
+export const throwAway = (member: Member, id: string, reason: string): Promise<void> =>
+  inClub(member.club, async (tx) => {
+    const { club } = member;
+    const found = await steamingIn(tx, club, id);
+    if (!found?.startedAt || found.endedAt) throw new Refusal('steaming', 'There is no such steaming under way.', { code: 'missing' });
+    if (found.keeperId !== member.id && !allowed(member, 'override'))
+      throw new Refusal('steaming', 'Only who started it, a steward or an owner throws a start away.', { code: 'forbidden' });
+    const log = fold(contextOf(found), (await entriesIn(tx, club, id)).entries);
+    if (litAt(log))
+      throw new Refusal('steaming', 'It has been lit: a steaming with a fire is signed off, not thrown away.', { code: 'conflict' });
+    await tx`update steaming set ended_at = now(), thrown_away = ${json(tx, { by: member.name, at: new Date().toISOString(), reason })}
+      where club_id = ${club} and steaming_id = ${id}`;
+    if (found.plan)
+      await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan, planned)
+        select club_id, ${newId()}::uuid, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan, planned
+        from steaming where club_id = ${club} and steaming_id = ${id} and wanted_at > now() - interval '12 hours'`;
+  });
