@@ -6,7 +6,7 @@ import { needleSpread } from '../src/core/forecast';
 import { add, type Bodies, type Context, type Entry, fold, glassReading, type Kind, type Log, standing } from '../src/core/log';
 import { timeOrderedId } from '../src/core/log/id';
 import { compose, type Step } from '../src/core/procedure';
-import { startingSum } from '../src/core/plan';
+import { startingSum, withFill } from '../src/core/plan';
 import { waterVolume } from '../src/core/steam';
 import { psi } from '../src/core/units';
 import { due, glance, inSteam } from '../src/core/watch';
@@ -42,7 +42,8 @@ const minute = 60_000;
  */
 export function tell(fitOut: FitOut, day: Day): Log {
   const luck = chance(day.seed);
-  const context: Context = { fitOut, procedure: compose(fitOut), keeper: day.keeper };
+  const plain = plantOf(fitOut);
+  const context: Context = { fitOut, procedure: withFill(compose(fitOut), startingSum(fitOut, plain), plain), keeper: day.keeper };
   let log = fold(context, []);
   let now = day.begins;
   const over = () => day.until !== undefined && now > day.until;

@@ -2,7 +2,7 @@ import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
 import { barsOf, barsPassengers } from '$core/faults';
 import { fold, litAt } from '$core/log';
-import { startingSum, withFill } from '$core/plan';
+import { type DayPlan, startingSum, withFill } from '$core/plan';
 import { compose } from '$core/procedure';
 import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
 import { inClub } from './database';
@@ -50,7 +50,6 @@ export async function startSteaming(
       throw new Refusal('reason', 'This engine may not be steamed as it stands.', { code: 'conflict', stops });
     if (stops.length && !allowed(member, 'override'))
       throw new Refusal('reason', 'Only a steward or an owner may override what stops an engine.', { code: 'forbidden', stops });
-    const procedure = withFill(compose(row.fitOut), startingSum(row.fitOut, plantOf(row.fitOut)));
     const override = stops.length ? { reason: options.reason!, of: stops, by: member.name } : null;
     // Another day's plan is taken only when it is asked for by name.
     const [from, to] = [momentAt(today, 0, member.zone), momentAt(dayAfter(today, 1), 0, member.zone)];
@@ -60,14 +59,22 @@ export async function startSteaming(
         : options.plan === undefined
           ? tx`wanted_at >= ${from} and wanted_at < ${to}`
           : tx`steaming_id = ${options.plan}`;
-    const [planned] = await tx`
-      update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fitOut)}, procedure = ${json(tx, procedure)}, override = ${override && json(tx, override)}, purpose = coalesce(nullif(${options.purpose}, ''), purpose)
-      where club_id = ${member.club} and steaming_id = (select steaming_id from steaming where club_id = ${member.club} and engine_id = ${engineId} and started_at is null and cancelled_at is null and wanted_at is not null and ${wanted} order by wanted_at limit 1)
-      returning steaming_id as id`;
+    const [planned] = await tx<{ id: string; plan: DayPlan | null }[]>`
+      select steaming_id as id, plan from steaming where club_id = ${member.club} and engine_id = ${engineId} and started_at is null
+        and cancelled_at is null and wanted_at is not null and ${wanted} order by wanted_at limit 1 for update`;
     if (!planned && options.plan)
       throw new Refusal('plan', 'There is no such plan: it was called off, or has begun already.', { code: 'missing' });
-    const id: string = planned?.id ?? newId();
-    if (!planned)
+    const id = planned?.id ?? newId();
+    // Filled by the day's own water and air where there is a day sheet: the step, the sheet and the drawn glass name one level.
+    const plant = plantOf(row.fitOut);
+    const { water: fillAt, air: ambient } = planned?.plan ?? {};
+    const level = startingSum(row.fitOut, plant, { ...(fillAt ? { fillAt } : {}), ...(ambient ? { ambient } : {}) });
+    const procedure = withFill(compose(row.fitOut), level, plant);
+    if (planned)
+      await tx`update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fitOut)}, procedure = ${json(tx, procedure)},
+          override = ${override && json(tx, override)}, purpose = coalesce(nullif(${options.purpose}, ''), purpose)
+        where club_id = ${member.club} and steaming_id = ${id}`;
+    else
       await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, fit_out, procedure, override)
         values (${member.club}, ${id}, ${engineId}, ${member.id}, ${options.purpose}, now(), ${json(tx, row.fitOut)}, ${json(tx, procedure)}, ${override && json(tx, override)})`;
     if (override)

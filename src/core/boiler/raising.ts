@@ -1,4 +1,4 @@
-import { type FitOut, startingLevel } from '../engine';
+import { type FitOut, coldFor } from '../engine';
 import type { Plant } from './plant';
 import { keeper, type Habits } from './practice';
 import { type Controls, filled, gaugeOf, type Start, step, type Working } from './step';
@@ -25,10 +25,12 @@ export interface Raising {
   readonly end: Working;
 }
 
-/** Water that the engine is usually filled with, kg: its starting level, or its measured fill. @param T of the water, K */
+/**
+ * Water that the engine is usually filled with, kg: what stands as wanted when hot, by expansion alone, or its measured fill.
+ * @param T of the water, K
+ */
 export function usualFill(f: FitOut, plant: Plant, T = 288.15): number {
-  const start = startingLevel(f);
-  return (f.glasses.length ? waterAtGlass(plant.vessel, start.value, T) : start.value) / waterVolume(T);
+  return (f.glasses.length ? waterAtGlass(plant.vessel, coldFor(f, f.levels.wanted).glass, T) : (f.fill ?? 0)) / waterVolume(T);
 }
 
 /**

@@ -2,7 +2,6 @@ import { saturationAtGauge, swell } from '../steam';
 import type { Figure, Gauge, Worked } from '../units';
 import type { FitOut } from './fit-out';
 import { boilerShape, glassHeight } from './geometry';
-import { startingLevel } from './levels';
 
 /** A length, volume or pressure that is one formula away from the fit-out. */
 const one = (
@@ -23,20 +22,18 @@ const one = (
 /** The limit of an accumulation test: working pressure and a tenth, unless the club's regime says otherwise. */
 export const accumulationLimit = (f: FitOut): Gauge => (f.workingPressure * 1.1) as Gauge;
 
-/** The figures that follow from an engine's fit-out, each with its working. */
+/** The figures that follow from an engine's fit-out alone, each with its working. What to fill to needs its fire too: see plan. */
 export function figures(f: FitOut): Figure[] {
   const shape = boilerShape(f.boiler);
   const s = saturationAtGauge(f.workingPressure as Gauge);
   const wp = { name: 'working pressure', value: f.workingPressure, kind: 'pressure', from: 'fit-out' } as const;
-  const start = startingLevel(f);
-  const out: Figure[] = [{ key: 'start', name: f.glasses.length ? 'Fill cold to' : 'Measured fill', worked: start }];
+  const out: Figure[] = [];
 
   if (f.glasses.length) {
     const half = shape.volume(glassHeight(f, 0.5));
     const tenth = (shape.volume(glassHeight(f, f.levels.wanted + 0.05)) - shape.volume(glassHeight(f, f.levels.wanted - 0.05))) as number;
     const nut = f.glasses[0]!.bottomNut;
     out.push(
-      { key: 'cold', name: 'Cold water to fill', worked: { ...start, value: start.steps.at(-1)!.result.value, kind: 'volume' } },
       {
         key: 'half',
         name: 'Water at half a glass',

@@ -1,5 +1,5 @@
 import { coldWater, saturationAtGauge, waterVolume } from '../steam';
-import { type Gauge, Refusal, type Worked } from '../units';
+import { type Gauge, Refusal } from '../units';
 import type { FitOut } from './fit-out';
 import { boilerShape, glassHeight, glassLevel, heightOf, shellGrowth } from './geometry';
 
@@ -59,74 +59,4 @@ export function hotFor(fitOut: FitOut, cold: number, between: Between = {}): num
     else high = middle;
   }
   return (low + high) / 2;
-}
-
-/**
- * The starting level, with its working: what to fill to when cold so that the glass stands as wanted when hot.
- * @returns the cold glass (0 to 1); an engine without a glass gets its measured fill instead, in m³
- */
-export function startingLevel(fitOut: FitOut, between: Between = {}): Worked {
-  if (fitOut.glasses.length === 0) {
-    const shape = boilerShape(fitOut.boiler);
-    const fill = fitOut.fill ?? 0;
-    return {
-      value: fill,
-      kind: 'volume',
-      sure: 'from the drawing',
-      steps: [
-        {
-          formula: 'share of the boiler filled = measured fill ÷ all the room in the boiler',
-          inputs: [
-            { name: 'measured fill', value: fill, kind: 'volume', from: 'fit-out' },
-            { name: 'all the room', value: shape.total, kind: 'volume', from: 'geometry' }
-          ],
-          result: { name: 'filled', value: (fill / shape.total) * 100, kind: 'percent' }
-        }
-      ],
-      caution: 'There is no glass: measure the water in, and time the run.'
-    };
-  }
-  const hot = fitOut.levels.wanted;
-  const { s, shape, growth } = hotWater(fitOut);
-  const { volume, glass } = coldFor(fitOut, hot, between);
-  const water = shape.volume(glassHeight(fitOut, hot)) * growth;
-  const steam = (shape.total * growth - water) / s.vg;
-  return {
-    value: glass,
-    kind: 'glass',
-    sure: 'from the drawing',
-    steps: [
-      {
-        formula: 'hot water = volume of the boiler up to the wanted glass × growth of the shell',
-        inputs: [
-          { name: 'wanted glass, hot', value: hot, kind: 'glass', from: 'fit-out' },
-          { name: 'volume up to it', value: water / growth, kind: 'volume', from: 'geometry' },
-          { name: 'growth of the shell', value: growth, kind: 'ratio', from: 'class default' }
-        ],
-        result: { name: 'hot water', value: water, kind: 'volume' }
-      },
-      {
-        formula: 'weight = hot water ÷ its volume per kilogram + steam above it + used before the first feed − fed in',
-        inputs: [
-          { name: 'working pressure', value: fitOut.workingPressure, kind: 'pressure', from: 'fit-out' },
-          { name: 'water boils at', value: s.T, kind: 'temperature', from: 'steam tables' },
-          { name: 'litres per kilogram, hot', value: s.vf * 1e3, kind: 'ratio', from: 'steam tables' },
-          { name: 'steam above it', value: steam, kind: 'mass', from: 'geometry' },
-          { name: 'used before the first feed', value: between.used ?? 0, kind: 'mass', from: 'rule of the club' },
-          { name: 'fed in', value: between.added ?? 0, kind: 'mass', from: 'rule of the club' }
-        ],
-        result: {
-          name: 'weight of water and steam',
-          value: water / s.vf + steam + (between.used ?? 0) - (between.added ?? 0),
-          kind: 'mass'
-        }
-      },
-      {
-        formula: 'cold volume = weight × volume of a kilogram of cold water; the glass follows from the boiler’s shape',
-        inputs: [{ name: 'filled at', value: between.fillAt ?? coldWater, kind: 'temperature', from: 'class default' }],
-        result: { name: 'cold water', value: volume, kind: 'volume' }
-      }
-    ],
-    caution: 'Expansion only. Bubbles while steaming, a slope or water added lift the glass further.'
-  };
 }

@@ -355,6 +355,18 @@ describe('what a finished steaming leaves', () => {
     expect(carriedOver(fold(context, [])).some((c) => c.how === 'not done')).toBe(true);
   });
 
+  it('what was done is not carried, what was not is, a chore only when it was skipped', () => {
+    const tick = (n: number, step: string, outcome: 'done' | 'skipped') =>
+      entry(n, 'tick', outcome === 'done' ? { step, outcome } : { step, outcome, reason: 'rain' });
+    const left = carriedOver(fold(context, [tick(1, 'papers', 'done'), tick(2, 'grate', 'skipped'), tick(3, 'oil-round', 'skipped')]));
+    const of = (key: string) => left.filter((c) => c.what === context.procedure.steps.find((s) => s.key === key)!.what);
+    expect(of('papers')).toEqual([]);
+    expect(of('grate')).toMatchObject([{ how: 'skipped', reason: 'rain' }]);
+    expect(of('oil-round')).toMatchObject([{ how: 'skipped' }]);
+    expect(of('smokebox')).toMatchObject([{ how: 'not done' }]);
+    expect(of('leaks-50')).toEqual([]);
+  });
+
   it('the summary and the figures come from the same two moments, and each figure shows them', () => {
     const summary = summarise(told);
     const by = Object.fromEntries(recordFigures(told).map((f) => [f.key, f.worked]));

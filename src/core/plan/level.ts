@@ -2,7 +2,7 @@ import { type Plant, raise, usualFill, waterAtGlass } from '../boiler';
 import { boilerShape, coldFor, type FitOut } from '../engine';
 import { saturationAtGauge, waterVolume } from '../steam';
 import type { Procedure } from '../procedure';
-import { type Gauge, printGlass, Refusal, type Worked, type WorkedStep } from '../units';
+import { type Figure, type Gauge, mark, printGlass, Refusal, type Worked, type WorkedStep } from '../units';
 
 /**
  * What to fill to when cold, solved backward: the lowest level it may come to, what is boiled away before the first feed
@@ -181,9 +181,40 @@ export const fillOf = (level: Level, plant: Plant): number =>
   level.fill.kind === 'glass' ? waterAtGlass(plant.vessel, level.fill.value, 288.15) : level.fill.value;
 
 /** A procedure whose filling step asks for this level: a sheet and its steps must not name two. */
-export const withFill = (procedure: Procedure, level: Level): Procedure => ({
+export const withFill = (procedure: Procedure, level: Level, plant: Plant): Procedure => ({
   ...procedure,
-  steps: procedure.steps.map((s) =>
-    s.key === 'fill' && level.fill.kind === 'glass' ? { ...s, what: `Fill to ${printGlass(level.fill.value)} of the glass` } : s
-  )
+  steps: procedure.steps.map((s) => {
+    if (s.key !== 'fill') return s;
+    const volume = mark(fillOf(level, plant), 'volume');
+    return level.fill.kind === 'glass'
+      ? { ...s, what: `Fill to ${printGlass(level.fill.value)} of the glass`, how: `About ${volume} if it is empty. ${s.how}` }
+      : { ...s, what: `Fill with ${volume}, measured` };
+  })
 });
+
+/** What to fill to and how much that is, as figures of an engine. The same sum as on its day sheets and its Footplate. */
+export function fillFigures(fitOut: FitOut, plant: Plant): Figure[] {
+  const level = startingSum(fitOut, plant);
+  if (level.fill.kind !== 'glass') return [{ key: 'start', name: 'Measured fill', worked: level.fill }];
+  const volume = fillOf(level, plant);
+  return [
+    { key: 'start', name: 'Fill cold to', worked: level.fill },
+    {
+      key: 'cold',
+      name: 'Cold water to fill',
+      worked: {
+        value: volume,
+        kind: 'volume',
+        sure: level.fill.sure,
+        steps: [
+          ...level.fill.steps,
+          {
+            formula: 'volume of the boiler up to that level',
+            inputs: [input('fill to', level.fill.value, 'glass', 'geometry')],
+            result: { name: 'cold water', value: volume, kind: 'volume' }
+          }
+        ]
+      }
+    }
+  ];
+}

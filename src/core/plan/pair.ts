@@ -1,8 +1,9 @@
-import { energyOf, type Plant } from '../boiler';
+import type { Plant } from '../boiler';
 import type { FitOut } from '../engine';
 import { gasHeat, tabletHeat } from '../firing';
-import { saturationAtGauge, waterVolume } from '../steam';
+import { saturationAtGauge } from '../steam';
 import type { Gauge, Worked, WorkedStep } from '../units';
+import { heatUp } from './heat-up';
 
 /**
  * Fuel and water that must end together: on an engine that cannot be fed under pressure the fuel must burn out while there
@@ -50,13 +51,8 @@ export function fuelAndWater(
       0
     );
   const s = saturationAtGauge(fitOut.workingPressure as Gauge);
-  const kg = fill / waterVolume(start);
-  const at = (T: number) =>
-    energyOf(plant.vessel, { water: kg, air: 0, energy: 0, T, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 });
-  const warm = at(s.T) - at(start);
+  const { water: kg, energy: warm, seconds: raises } = heatUp(plant, { fill, power: by.power, efficiency: by.efficiency, start, ambient });
   const net = by.power * by.efficiency - plant.vessel.loss * (s.T - ambient);
-  const raiseLoss = (plant.vessel.loss * (s.T - ambient)) / 2;
-  const raises = warm / Math.max(1, by.power * by.efficiency - raiseLoss);
   const mayGo = kg * (1 - reserve);
   const runs = net > 0 ? (mayGo * (s.hg - s.hf)) / net : Infinity;
   const toRaise = (by.power * raises) / by.heat;

@@ -4,10 +4,11 @@ import { plantOf, usualFill, waterAtGlass } from '../boiler';
 import { coldFor, type FitOut, hotFor, patterns } from '../engine';
 import { classHeating, dip, glassWhen, waterIn, waterOut } from '../forecast';
 import { compose } from '../procedure';
-import { psi } from '../units';
+import { mark, printGlass, psi } from '../units';
 import {
   daySheet,
   type DayPlan,
+  fillFigures,
   fillOf,
   fuelAndWater,
   kitFor,
@@ -21,9 +22,11 @@ import {
   startingSum,
   type Task,
   together,
-  usualPlan
+  usualPlan,
+  withFill
 } from '.';
 import { checkPlan, readablePlan } from './check';
+import { heatUp } from './heat-up';
 
 const patternOf = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
 const clock = (time: string) => Date.parse(`2026-06-13T${time}:00Z`);
@@ -413,6 +416,45 @@ describe('what to fill to', () => {
     expect('refused' in coal && coal.refused).toContain('no feed that works under pressure');
   });
 
+  it('names one starting level wherever it is shown: the figure, its working, the step, the sheet', () => {
+    for (const { fitOut } of patterns) {
+      const plant = plantOf(fitOut);
+      const level = startingSum(fitOut, plant);
+      const figure = fillFigures(fitOut, plant).find((f) => f.key === 'start')!.worked;
+      const whole = planWhole({ fitOut, procedure: compose(fitOut), fits: [], used: [] }, dayOf({ water: 288.15, air: 288.15 }));
+      const said = whole.sheet.stations.find((s) => s.key === 'fill')!.what;
+      expect(figure.value, fitOut.name).toBe(level.fill.value);
+      expect(figure.steps.at(-1)!.result.value, fitOut.name).toBe(figure.value);
+      expect(whole.level.fill.value, fitOut.name).toBe(level.fill.value);
+      expect(said, fitOut.name).toBe(withFill(compose(fitOut), level, plant).steps.find((s) => s.key === 'fill')!.what);
+      expect(said, fitOut.name).toContain(
+        level.fill.kind === 'glass' ? printGlass(level.fill.value) : mark(fillOf(level, plant), 'volume')
+      );
+    }
+  });
+
+  it('what burns brings each filling to pressure and then runs: with no running at all there is still the raise', () => {
+    for (const f of [rail, skater, tin]) {
+      const plant = plantOf(f);
+      const level = startingSum(f, plant);
+      const fuel = (running: number) => quantitiesFor(f, plant, dayOf({ running }), level).find((q) => q.key === 'fuel')!.worked.value;
+      const { fire } = plant;
+      if (fire.with === 'gas') {
+        const { seconds } = heatUp(plant, { fill: fillOf(level, plant), power: fire.power, efficiency: fire.efficiency });
+        expect(fuel(0)).toBeCloseTo((1.2 * fire.power * seconds) / 46e6, 6);
+        // What can be fed, or is run within one fill, burns by its running on top of that.
+        expect(fuel(10) - fuel(0)).toBeGreaterThanOrEqual((1.2 * 0.8 * fire.power * 600) / 46e6 - 1e-9);
+      } else expect(fuel(0)).toBeGreaterThan(0);
+    }
+  });
+
+  it('a pair leaves a third of the water: what may go is two thirds of what was filled in', () => {
+    const pair = fuelAndWater(rail, plantOf(rail), { fill: 190e-6 });
+    const steps = ('charge' in pair ? pair.charge : pair.worked).steps;
+    const filled = steps[0]!.inputs.find((i) => i.name === 'water filled in')!.value;
+    expect(steps.find((s) => s.result.name === 'may boil away')!.result.value).toBeCloseTo((filled * 2) / 3, 9);
+  });
+
   it('lists quantities from the engine’s past where there is one, and kit by its fit-out', () => {
     const plant = plantOf(hen);
     const level = startingSum(hen, plant);
@@ -436,6 +478,22 @@ describe('what to fill to', () => {
 describe('water while in steam', () => {
   const tender = patternOf('tender');
   const plant = plantOf(tender);
+  it('errs to the early side: by what all looks may have wrong alike, and the more the less was seen', () => {
+    const look = (at: number, glass: number) => ({ at, glass, gauge: psi(80) });
+    const asked = { now: 600, lowest: tender.levels.lowest, usual: plant.ratedSteam * 0.45 };
+    const one = waterOut(plant, [look(600, 0.6)], [], asked)!;
+    const three = waterOut(plant, [look(0, 0.7), look(300, 0.65), look(600, 0.6)], [], asked)!;
+    for (const b of [one, three]) {
+      expect(b.early).toBeLessThan(b.middle);
+      expect(b.middle).toBeLessThan(b.late);
+    }
+    expect(one.late - one.early).toBeGreaterThan(three.late - three.early);
+    // A twentieth of a glass less in sight is earlier at every edge.
+    const less = waterOut(plant, [look(600, 0.55)], [], asked)!;
+    for (const edge of ['early', 'middle', 'late'] as const) expect(less[edge]).toBeLessThan(one[edge]);
+    // With hardly anything over the lowest the early edge has passed already.
+    expect(waterOut(plant, [look(600, tender.levels.lowest + 0.01)], [], asked)!.early).toBeLessThan(600);
+  });
   it('tells when the glass will be down, on its early edge in time, with feeds known', () => {
     const [full, use] = [waterIn(plant, { glass: 0.7, gauge: psi(80) }), plant.ratedSteam * 0.5];
     const floor = waterIn(plant, { glass: tender.levels.lowest, gauge: psi(80) });

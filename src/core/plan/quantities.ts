@@ -4,6 +4,7 @@ import { fuels, startFuel } from '../firing';
 import { saturationAtGauge } from '../steam';
 import type { Gauge, Worked, WorkedInput } from '../units';
 import type { DayPlan } from './day';
+import { heatUp } from './heat-up';
 import { fillOf, type Level } from './level';
 
 /** One thing that the day needs so much of. */
@@ -80,7 +81,6 @@ export function quantitiesFor(
     )
   });
   const { fire } = plant;
-  const raise = 2.1e6 * plant.ratedSteam;
   if (fire.with === 'solid' && fitOut.fire.with === 'solid') {
     const first = bedOf(fire, fire.start, fire.start === 'wood' ? 4 : 6);
     out.push({
@@ -117,18 +117,21 @@ export function quantitiesFor(
       )
     });
   } else if (fire.with === 'gas') {
-    const seconds = running + raise / (fire.power * fire.efficiency);
-    const kg = (fire.power * 0.8 * seconds) / 46e6;
+    // Every filling is brought to pressure, at full power; running takes about four fifths of it.
+    const { seconds } = heatUp(plant, { fill, power: fire.power, efficiency: fire.efficiency });
+    const kg = (fire.power * (fills * seconds + 0.8 * running)) / 46e6;
     out.push({
       key: 'fuel',
       what: 'Gas',
       worked: sum(
         kg * 1.2,
         'mass',
-        'power × time, four fifths open ÷ 46 MJ/kg, and a fifth over',
+        'power × (raises × time of one + four fifths of the running) ÷ 46 MJ/kg, and a fifth over',
         [
           input('power', fire.power, 'power', 'fit-out'),
-          input('time', seconds, 'time', 'class default'),
+          input('raises', fills, 'count', fitOut.runLimit ? 'fit-out' : 'class default'),
+          input('to working pressure', seconds, 'time', 'geometry'),
+          input('running', running, 'time', 'rule of the club'),
           input('in a full canister', fire.canister, 'mass', 'fit-out')
         ],
         kg * 1.2 > fire.canister
@@ -137,7 +140,8 @@ export function quantitiesFor(
       )
     });
   } else if (fire.with === 'spirit') {
-    const charges = Math.max(1, Math.ceil(running / fire.burns));
+    const { seconds } = heatUp(plant, { fill, power: fire.charge / fire.burns, efficiency: fire.efficiency });
+    const charges = Math.max(fills, Math.ceil((fills * seconds + running) / fire.burns));
     out.push({
       key: 'fuel',
       what: fitOut.fire.with === 'spirit' && fitOut.fire.fuel === 'tablets' ? 'Fuel tablets' : 'Spirit or gel, measured',

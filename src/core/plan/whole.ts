@@ -48,7 +48,7 @@ export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine =
   const { fitOut, used } = known;
   const { plant, heating } = engine;
   const level = startingSum(fitOut, plant, { fillAt: plan.water, ambient: plan.air });
-  const procedure = withFill(known.procedure, level);
+  const procedure = withFill(known.procedure, level, plant);
   const fill = fillOf(level, plant);
   const raise = planRaise(fitOut, procedure, plant, heating, { water: plan.water, air: plan.air });
   return {

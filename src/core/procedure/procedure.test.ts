@@ -108,6 +108,25 @@ describe('a procedure composed from a fit-out', () => {
     expect(gate(hen)).toEqual({ kind: 'pressure', atLeast: psi(50) });
   });
 
+  it('gates stand where the work does: lifts just under WP, the plug out with the changeover and never skipped', () => {
+    const step = (name: string, key: string) => compose(named(name)).steps.find((s) => s.key === key)!;
+    expect(step('Marsh Hen', 'valve-lifts').gates).toEqual([{ kind: 'pressure', atLeast: psi(94) }]);
+    expect(step('Little Bittern', 'leaks-wp').gates).toEqual([{ kind: 'pressure', atLeast: psi(81) }]);
+    expect(step('Little Bittern', 'plug-out')).toMatchObject({
+      must: true,
+      needs: ['changeover'],
+      closes: ['plug'],
+      gates: step('Little Bittern', 'changeover').gates
+    });
+    for (const [name, key] of [
+      ['Marsh Hen', 'match'],
+      ['Marsh Hen', 'valve-lifts'],
+      ['Little Bittern', 'fire-drop'],
+      ['Old Scoop', 'gas-off']
+    ] as const)
+      expect(step(name, key).must, key).toBe(true);
+  });
+
   it('where water is sent is said as boiler or tank, whichever way the handle turns', () => {
     const bittern = named('Little Bittern');
     const how = () => compose(bittern).steps.find((s) => s.key === 'bypass')!.how;

@@ -70,7 +70,7 @@ describe('saturation at the gauge', () => {
 
   it('refuses what the formulation does not cover, naming the input', () => {
     for (const bad of [() => liquid(700, MPa(1)), () => vapour(200, MPa(1)), () => saturationPressure(Number.NaN)])
-      expect(bad).toThrowError(expect.objectContaining({ name: 'Refusal', input: 'temperature' }));
+      expect(bad).toThrowError(expect.objectContaining({ name: 'Refusal', field: 'temperature' }));
     expect(() => saturationTemperature(MPa(-1))).toThrow(Refusal);
   });
 });

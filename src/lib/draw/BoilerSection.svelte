@@ -1,11 +1,16 @@
 <script lang="ts">
   // The boiler in section, to scale from the fit-out's own figures, with the levels that matter on leaders.
-  import { boilerShape, type FitOut, glassHeight, heightOf, startingLevel } from '$core/engine';
-  import { printGlass, printText, Refusal } from '$core/units';
+  import { boilerShape, type FitOut, glassHeight, heightOf } from '$core/engine';
+  import { type Figure, printGlass, printText, Refusal } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { sectionOf } from './section';
 
-  let { fitOut, height: wanted = 400 }: { fitOut: FitOut; height?: number } = $props();
+  let {
+    fitOut,
+    figures,
+    height: wanted = 400
+  }: { fitOut: FitOut; /** What to fill to is among them. */ figures: readonly Figure[]; height?: number } = $props();
+  const valueOf = (key: string) => figures.find((f) => f.key === key)?.worked.value;
   let width = $state(800);
   /** On a narrow sheet the enlarged glass stands under the boiler instead of beside it. */
   const stacked = $derived(width < 600 && fitOut.glasses.length > 0);
@@ -52,10 +57,9 @@
   }
   const levels = $derived.by((): Level[] => {
     const out: Level[] = [];
-    const start = startingLevel(fitOut);
+    const [start, cold] = [valueOf('start'), valueOf('cold')];
     if (fitOut.glasses.length) {
       const [g] = fitOut.glasses;
-      const volume = start.steps.at(-1)!.result.value;
       out.push(
         { z: g!.topNut, word: 'top nut', kind: 'plain' },
         {
@@ -63,18 +67,22 @@
           word: `${printGlass(fitOut.levels.wanted)} hot at ${printText(fitOut.workingPressure, 'pressure', units)}`,
           kind: 'water'
         },
-        {
-          z: glassHeight(fitOut, start.value),
-          word: `fill cold to ${printGlass(start.value)}, ${printText(volume, 'volume', units)}`,
-          kind: 'cold'
-        },
+        ...(start === undefined
+          ? []
+          : [
+              {
+                z: glassHeight(fitOut, start),
+                word: `fill cold to ${printGlass(start)}${cold === undefined ? '' : `, ${printText(cold, 'volume', units)}`}`,
+                kind: 'cold' as const
+              }
+            ]),
         { z: glassHeight(fitOut, fitOut.levels.lowest), word: 'lowest running level', kind: 'low' },
         { z: g!.bottomNut, word: 'bottom nut', kind: 'plain' }
       );
-    } else
+    } else if (start !== undefined)
       out.push({
-        z: heightOf(shape, Math.min(start.value, shape.total)),
-        word: `measured fill, ${printText(start.value, 'volume', units)}`,
+        z: heightOf(shape, Math.min(start, shape.total)),
+        word: `measured fill, ${printText(start, 'volume', units)}`,
         kind: 'water'
       });
     out.push({ z: shape.heated, word: `hottest metal, ${len(shape.heated)} up`, kind: 'plain' });

@@ -1,6 +1,8 @@
 <script lang="ts">
   // The fit-out as a form beside the drawing it describes: both follow every keystroke that makes sense.
   import { figures, fitOutField, type FitOut } from '$core/engine';
+  import { plantOf } from '$core/boiler';
+  import { fillFigures } from '$core/plan';
   import { checkFitOut } from '$core/engine/check';
   import type { Problem } from '$core/form';
   import BoilerSection from '../draw/BoilerSection.svelte';
@@ -44,7 +46,7 @@
   });
   const figured = $derived.by(() => {
     try {
-      return figures(good);
+      return [...fillFigures(good, plantOf(good)), ...figures(good)];
     } catch {
       return [];
     }
@@ -102,7 +104,7 @@
       <h2 class="label">As it stands{found.length ? ', before what is wrong' : ''}</h2>
       <Button type="submit" disabled={saving || (tried && found.length > 0)}>{saving ? 'Saving' : saveWord}</Button>
     </div>
-    <BoilerSection fitOut={good} height={300} />
+    <BoilerSection fitOut={good} figures={figured} height={300} />
     {#if found.length}
       <ul class="strip act" role="status">
         {#each found.slice(0, 4) as p (p.path + p.sentence)}<li>{p.sentence}</li>{/each}{#if found.length > 4}<li>

@@ -1,5 +1,4 @@
 import { mark } from '../../units';
-import { startingLevel } from '../../engine';
 import { printGlass } from '../../units';
 import type { StepRule } from '../step';
 import {
@@ -18,8 +17,6 @@ import {
   valveOut,
   wheels
 } from './fits';
-
-const coldLevel = (f: Parameters<typeof startingLevel>[0]) => startingLevel(f);
 
 /** Water and oil in, engine held still. */
 export const fillAndOil: readonly StepRule[] = [
@@ -72,19 +69,14 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'fill',
-    what: (f) => {
-      const w = coldLevel(f);
-      return f.glasses.length ? `Fill to ${printGlass(w.value)} of the glass` : `Fill with ${mark(w.value, 'volume')}, measured`;
-    },
-    how: (f) => {
-      const w = coldLevel(f);
-      if (!f.glasses.length) return 'Measure it in. There is no glass to tell you later.';
-      const warm =
-        f.habits.fill === 'warm'
-          ? 'Warm water into a cold boiler saves time and fuel.'
-          : 'Cold water shows a leak before there is heat behind it.';
-      return `About ${mark(w.steps.at(-1)!.result.value, 'volume')} if it is empty. ${warm} Log the glass.`;
-    },
+    // To what level is the day's sum, and is written in when the day is known: see plan/level.
+    what: (f) => (f.glasses.length ? 'Fill to the starting level' : `Fill with ${mark(f.fill ?? 0, 'volume')}, measured`),
+    how: (f) =>
+      !f.glasses.length
+        ? 'Measure it in. There is no glass to tell you later.'
+        : f.habits.fill === 'warm'
+          ? 'Warm water into a cold boiler saves time and fuel. Log the glass.'
+          : 'Cold water shows a leak before there is heat behind it. Log the glass.',
     why: (f) =>
       f.glasses.length
         ? `Water swells: filled to here it will stand at ${printGlass(f.levels.wanted)} when hot. More water does not make drier steam.`

@@ -1,9 +1,10 @@
+import { plantOf } from '$core/boiler';
 import { figures } from '$core/engine';
 import type { Forbids } from '$core/log';
 import { acts, check, need, needId, notHere } from '$server/answer';
 import { addPaper, engine, paperSchema, papersOf, removePaper, retire } from '$server/engines';
 import { faults, faultSchema, raiseFault } from '$server/faults';
-import { usualPlan } from '$core/plan';
+import { fillFigures, usualPlan } from '$core/plan';
 import { goodPlan, makePlan, plannedFor, toldOf } from '$server/plans';
 import { carriedFrom, lastSteamings } from '$server/book';
 import { obstacles, startSteaming } from '$server/start';
@@ -29,7 +30,7 @@ export const load = async ({ params, locals }) => {
   const last = steamings.find((s) => s.endedAt);
   return {
     engine: found,
-    figures: figures(found.fitOut),
+    figures: [...fillFigures(found.fitOut, plantOf(found.fitOut)), ...figures(found.fitOut)],
     papers,
     faults: open,
     steamings,

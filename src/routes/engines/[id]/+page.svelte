@@ -79,7 +79,7 @@
           <a href="/engines/{data.engine.id}/fit-out.json">Export it</a>
         </p>
       </div>
-      <BoilerSection fitOut={f} />
+      <BoilerSection fitOut={f} figures={data.figures} />
     </section>
     <section class="pad figures">
       <div class="row between">

@@ -1,6 +1,6 @@
 import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
-import { startingSum } from '$core/plan';
+import { type DayPlan, startingSum } from '$core/plan';
 import { need, needId, notHere } from '$server/answer';
 import { contextOf } from '$server/sql/steaming';
 import { folded } from '$server/steamings';
@@ -8,9 +8,9 @@ import { allowed, membersOf } from '$server/members';
 import { known } from '$server/plans';
 import { redirect } from '@sveltejs/kit';
 
-/** What to fill to, as a glass; nothing for an engine without one. */
-function coldMark(fitOut: FitOut): number | null {
-  const { fill } = startingSum(fitOut, plantOf(fitOut));
+/** What to fill to, as a glass; nothing for an engine without one. By the day's own water and air where there is a day sheet. */
+function coldMark(fitOut: FitOut, plan: DayPlan | null): number | null {
+  const { fill } = startingSum(fitOut, plantOf(fitOut), plan ? { fillAt: plan.water, ambient: plan.air } : {});
   return fill.kind === 'glass' ? fill.value : null;
 }
 
@@ -26,7 +26,7 @@ export const load = async ({ params, locals }) => {
     id: steaming.id,
     known: { fitOut: steaming.fitOut, fits: past?.fits ?? [], offs: past?.offs ?? [] },
     // The cold mark stands in the glass until the match.
-    cold: log.state.fire.litAt ? null : coldMark(steaming.fitOut),
+    cold: log.state.fire.litAt ? null : coldMark(steaming.fitOut, steaming.plan),
     plan: steaming.plan,
     engineId: steaming.engineId,
     purpose: steaming.purpose,
