@@ -1,5 +1,6 @@
 // The web server around the built application: plain http, so that a phone on the club's own network can sign in,
 // and behind a proxy whatever protocol the proxy says in X-Forwarded-Proto.
+import compression from 'compression';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { root } from './app.mjs';
@@ -17,10 +18,16 @@ export async function serve({ host, port, databaseUrl }) {
     BODY_SIZE_LIMIT: '8M'
   });
   const { handler } = await import(join(root, 'build/handler.js'));
+  const pack = compression({
+    filter: (_, response) => /^(text\/(html|css|csv|plain|calendar)|application\/json)/.test(String(response.getHeader('content-type')))
+  });
   const server = createServer((request, response) => {
     // adapter-node takes a request without this header for https and then refuses every form sent over plain http.
     request.headers['x-forwarded-proto'] ??= 'http';
-    handler(request, response, () => response.writeHead(404).end());
+    // Pages and data are packed for a thin line at the field; the live feed is let through as it comes.
+    pack(/** @type {never} */ (request), /** @type {never} */ (response), () =>
+      handler(request, response, () => response.writeHead(404).end())
+    );
   });
   await new Promise((done, fail) => {
     server.once('error', (error) => {

@@ -100,6 +100,10 @@
 </div>
 
 <style>
+  h3 a {
+    display: inline-block;
+    min-height: 24px;
+  }
   details {
     margin-top: 14px;
   }

@@ -2,7 +2,7 @@ import { feedEnthalpy, type Plant } from '../boiler';
 import { type Event, litAt, type Log } from '../log';
 import type { Heating } from './heating';
 import { airOut, blowerOn, copyRaise, fedIn, observe, type RaiseFilter, startRaise } from './raise';
-import { type Start, startOf } from './start';
+import { type Start, startOf, stillCold } from './start';
 import type { Fed, Look } from './water';
 
 /** Share of working pressure at which a raise is over. */
@@ -77,7 +77,10 @@ const seconds = (at: string) => Date.parse(at) / 1000;
 
 /** Takes what is new in a log. An entry that came late or was struck is taken up again from the last mark before it. */
 export function follow(f: Following, log: Log): void {
-  const start = startOf(log, f.plant, f.day);
+  // What was known at the match does not change by what comes long after it.
+  const settled = f.taken.events > 0 && log.events[f.taken.events - 1] === f.taken.last && f.taken.filter !== undefined;
+  const late = (e: Event) => seconds(e.at) > f.taken.filter!.litAt + stillCold / 1000;
+  const start = settled && log.events.slice(f.taken.events).every(late) ? f.start : startOf(log, f.plant, f.day);
   const sameStart = start.water === f.start.water && start.T === f.start.T && start.ambient === f.start.ambient;
   const stands = (t: Taken) => t.events <= log.events.length && (t.events === 0 || log.events[t.events - 1] === t.last);
   if (!sameStart) {

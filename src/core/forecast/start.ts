@@ -6,7 +6,7 @@ import { isLevel } from '../units';
 /** The usual temperature of a cold boiler where nothing was read, K. */
 const usualStart = 286;
 /** How long after the match a temperature still says how warm it was lit, ms. */
-const stillCold = 15 * 60_000;
+export const stillCold = 15 * 60_000;
 
 /** kg of water and its temperature at the match, K; whether the temperature and the level were read or are the usual ones. */
 export interface Start {

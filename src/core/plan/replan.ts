@@ -51,7 +51,7 @@ export function replan(input: {
       : input.raise;
   const tasks = tasksOf(procedure, plan, raise, done).filter((t) => !(t.lights && lit !== undefined));
   const hands = handsAt(plan, now, {});
-  const s = schedule(tasks, hands, { from: 0, ...(lit === undefined ? {} : { lit }) });
+  const s = schedule(tasks, hands, { from: 0, plain: true, ...(lit === undefined ? {} : { lit }) });
   // Nothing is ready before there is steam, whatever is left to do; without steam in sight there is no time to give.
   const up = certain(raise.up);
   if (up === Infinity) return undefined;
@@ -64,7 +64,8 @@ export function replan(input: {
     for (const t of tasks.filter((t) => canWait(t.step))) {
       const without = schedule(
         tasks.filter((x) => x !== t),
-        hands
+        hands,
+        { plain: true }
       );
       const gains = ready - (now + without.ready * 1000);
       if (gains >= minute) skip.push({ what: t.step.what, gains });

@@ -40,10 +40,17 @@ export interface Schedule {
 
 type Span = [number, number];
 
+/** Where a schedule begins, s; when the fire was lit, if it burns already; `plain` when only its end is wanted. */
+interface Clock {
+  readonly from?: number;
+  readonly lit?: number;
+  readonly plain?: boolean;
+}
+
 /** The first moment from `from` on in which a hand is free for a span. */
 function freeFrom(hand: Hand, taken: readonly Span[], from: number, span: number): number {
   let at = Math.max(from, hand.from);
-  for (const [a, b] of [...taken, ...hand.busy].sort((x, y) => x[0] - y[0])) {
+  for (const [a, b] of taken) {
     if (b <= at) continue;
     if (a >= at + span) break;
     at = b;
@@ -56,7 +63,7 @@ function freeFrom(hand: Hand, taken: readonly Span[], from: number, span: number
  * A lit fire is never left: whoever goes away from it leaves the keeper there, and nothing that burns is handled beside it.
  * @param lit when the fire was lit, if it is burning already
  */
-export function schedule(tasks: readonly Task[], hands: readonly Hand[], at: { from?: number; lit?: number } = {}): Schedule {
+export function schedule(tasks: readonly Task[], hands: readonly Hand[], at: Clock = {}): Schedule {
   const first = place(tasks, hands, at);
   // A chore that must not be dropped and found no wait to go into is done like any other step, and the day is the longer for it.
   const dropped = new Set(first.left.filter((t) => t.step.kept && t.step.chore).map((t) => t.step.key));
@@ -69,10 +76,10 @@ export function schedule(tasks: readonly Task[], hands: readonly Hand[], at: { f
     : first;
 }
 
-function place(tasks: readonly Task[], hands: readonly Hand[], { from = 0, lit: burning }: { from?: number; lit?: number }): Schedule {
+function place(tasks: readonly Task[], hands: readonly Hand[], { from = 0, lit: burning, plain }: Clock): Schedule {
   const keeper = hands.find((h) => h.as === 'keeper') ?? hands[0]!;
   const others = hands.filter((h) => h !== keeper);
-  const taken = new Map<Hand, Span[]>(hands.map((h) => [h, []]));
+  const taken = new Map<Hand, Span[]>(hands.map((h) => [h, h.busy.map(([a, b]): Span => [a, b]).sort((x, y) => x[0] - y[0])]));
   const done = new Map<string, number>();
   const placed: { task: Task; start: number; end: number; hand: Hand }[] = [];
   let lit = burning;
@@ -88,7 +95,11 @@ function place(tasks: readonly Task[], hands: readonly Hand[], { from = 0, lit: 
   };
   const put = (task: Task, hand: Hand, start: number) => {
     const end = start + task.span;
-    taken.get(hand)!.push([start, end]);
+    // Kept in order, so that looking for room never sorts.
+    const spans = taken.get(hand)!;
+    let i = spans.length;
+    while (i > 0 && spans[i - 1]![0] > start) i--;
+    spans.splice(i, 0, [start, end]);
     done.set(task.step.key, end);
     placed.push({ task, start, end, hand });
     if (task.lights) lit = end;
@@ -157,7 +168,7 @@ function place(tasks: readonly Task[], hands: readonly Hand[], { from = 0, lit: 
     if (at && at.start + task.span <= ready + 1e-6) put(task, at.hand, at.start);
     else left.push(task);
   }
-  return { placed: withSlack(placed, ready, lit), lit: lit ?? from, ready, left };
+  return { placed: plain ? [] : withSlack(placed, ready, lit), lit: lit ?? from, ready, left };
 }
 
 /**

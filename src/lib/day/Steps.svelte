@@ -141,6 +141,8 @@
     line-height: 1;
   }
   .bare {
+    min-height: 24px;
+    min-width: 24px;
     background: none;
     border: 0;
     padding: 0;

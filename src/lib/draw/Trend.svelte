@@ -18,14 +18,24 @@
 
   onMount(() => {
     let ended = false;
-    import('./trend').then(
-      ({ draw }) => {
-        if (!ended) chart = draw(element);
+    // On a phone the trend lies under what is done first: its code comes when somebody scrolls near it.
+    const near = new IntersectionObserver(
+      (seen) => {
+        if (!seen.some((s) => s.isIntersecting)) return;
+        near.disconnect();
+        import('./trend').then(
+          ({ draw }) => {
+            if (!ended) chart = draw(element);
+          },
+          () => (failed = true)
+        );
       },
-      () => (failed = true)
+      { rootMargin: '200px' }
     );
+    near.observe(element);
     return () => {
       ended = true;
+      near.disconnect();
       chart?.end();
     };
   });

@@ -9,7 +9,7 @@
   let open = $state<string>();
   const all = $derived([...log.entries].reverse().filter((e) => e.kind !== 'strike'));
   /** A long day is not drawn whole on a phone: the newest, and older ones on request. */
-  let many = $state(100);
+  let many = $state(40);
   const lines = $derived(all.slice(0, many));
   const strong = (e: Entry) => e.kind === 'reading' || e.kind === 'fault' || e.kind === 'lift';
 </script>

@@ -2,17 +2,14 @@
   import { goto } from '$app/navigation';
   import type { Bodies, Kind } from '$core/log';
   import { glassReading, isDue, standing, tickRefused, unskipped } from '$core/log';
-  import { type Phase, phases, type ThingKey } from '$core/procedure';
+  import type { ThingKey } from '$core/procedure';
   import { type Glass, printMarks, printText } from '$core/units';
   import { due, warnings } from '$core/watch';
   import Trend from '$lib/draw/Trend.svelte';
   import { actNow, once, stayAwake } from '$lib/foot/alarm';
   import Ahead from '$lib/foot/Ahead.svelte';
-  import AllSteps from '$lib/foot/AllSteps.svelte';
   import Drills from '$lib/foot/Drills.svelte';
-  import HandOver from '$lib/foot/HandOver.svelte';
   import { Forecast } from '$lib/foot/forecast.svelte';
-  import { keys } from '$lib/foot/keys';
   import LogList from '$lib/foot/LogList.svelte';
   import NextSteps from '$lib/foot/NextSteps.svelte';
   import NowStep from '$lib/foot/NowStep.svelte';
@@ -20,14 +17,11 @@
   import QuickActions from '$lib/foot/QuickActions.svelte';
   import QuickLine from '$lib/foot/QuickLine.svelte';
   import Readings from '$lib/foot/Readings.svelte';
-  import SignOff from '$lib/foot/SignOff.svelte';
-  import ThrowAway from '$lib/foot/ThrowAway.svelte';
   import { Steaming } from '$lib/foot/steaming.svelte';
   import { ticking } from '$lib/sheet/clock.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { age, bandWords, clock, span } from '$lib/sheet/when';
-  import { Modal } from 'carbon-components-svelte';
   import { onMount, untrack } from 'svelte';
 
   let { data } = $props();
@@ -73,6 +67,12 @@
   let action = $state<string>();
   let quick: QuickActions | undefined = $state();
   let drill = $state(false);
+  // The dialogs come when the page is at rest, so that they are there without a network, or at once when one is asked for.
+  let Dialogs = $state.raw<typeof import('$lib/foot/Dialogs.svelte').default>();
+  const load = () => void import('$lib/foot/Dialogs.svelte').then((m) => (Dialogs = m.default));
+  $effect(() => {
+    if (Object.values(open).some(Boolean)) load();
+  });
   let open = $state({ keys: false, steps: false, hand: false, sign: false, throw: false });
 
   const record = <K extends Kind>(kind: K, body: Bodies[K]) => void steaming.record(kind, body);
@@ -119,10 +119,6 @@
         body: { text: 'Low water: no water seen in the glass. Boiler and plug to be examined before the next fire.', forbids: 'steaming' }
       }
     ]);
-  }
-  function sign(name: string, remarks: string) {
-    record('sign', { as: 'keeper', name, ...(remarks ? { remarks } : {}) });
-    open.sign = false;
   }
 
   const marks = $derived(
@@ -193,9 +189,11 @@
   onMount(() => {
     const close = steaming.open();
     const sleep = stayAwake();
+    const rest = setTimeout(load, 4000);
     return () => {
       close();
       sleep();
+      clearTimeout(rest);
     };
   });
   // Asked again with every entry, and every half minute as what was read grows old.
@@ -325,37 +323,20 @@
 </div>
 
 {#if drill}<Drills hasGlass={fitOut.glasses.length > 0} onclose={() => (drill = false)} onnowater={noWater} />{/if}
-<AllSteps
-  bind:open={open.steps}
-  {log}
-  now={time.now}
-  onchoose={(k) => ((chosenKey = k), (open.steps = false))}
-  onphase={(phase: Phase) => (record('phase', { phase }), (open.steps = false))}
-/>
-<HandOver
-  bind:open={open.hand}
-  people={data.people}
-  keeper={folded.keeper}
-  next={placed ? text(placed.step.what) : 'Look at the glass'}
-  onhand={(to, due) => record('handover', { to, next: due })}
-/>
-<SignOff
-  bind:open={open.sign}
-  state={folded}
-  steps={procedure.steps}
-  me={data.member!.name}
-  maySign={data.rights.includes('sign as keeper')}
-  onsign={sign}
-/>
-{#if open.throw}<ThrowAway bind:open={open.throw} id={data.id} engine={fitOut.name} />{/if}
-<Modal bind:open={open.keys} passiveModal modalHeading="Keys" size="sm">
-  <table class="ruled">
-    <tbody
-      >{#each keys as [k, what] (k)}<tr><td class="figure">{k}</td><td>{what}</td></tr>{/each}</tbody
-    >
-  </table>
-  <p class="second">Phases: {phases.join(', ')}.</p>
-</Modal>
+{#if Dialogs}
+  <Dialogs
+    bind:open
+    id={data.id}
+    {log}
+    now={time.now}
+    people={data.people}
+    next={placed ? text(placed.step.what) : 'Look at the glass'}
+    me={data.member!.name}
+    maySign={data.rights.includes('sign as keeper')}
+    {record}
+    onchoose={(k) => (chosenKey = k)}
+  />
+{/if}
 
 <style>
   .page {
