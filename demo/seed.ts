@@ -149,7 +149,7 @@ await sql.begin(async (tx) => {
       { what: 'first train', at: tomorrow(11) },
       { what: 'last train', at: tomorrow(15.5) }
     ],
-    end: tomorrow(17.5),
+    end: tomorrow(18.25),
     people: people('Jory Quillfeather', 'Tamsel Bewick-Drane'),
     running: 180
   });

@@ -25,7 +25,9 @@ const engine = (name: string) => async (page: Page) => {
 const footplate = async (page: Page) => {
   await open('/')(page);
   await page.locator('li', { hasText: 'Marsh Hen' }).getByRole('link', { name: 'Footplate' }).click();
-  await page.locator('.trend svg').first().waitFor();
+  // On a phone the trend comes when somebody scrolls to it.
+  if (page.viewportSize()!.width > 1000) await page.locator('.trend svg').first().waitFor();
+  else await page.locator('.readings .glass').first().waitFor();
 };
 /** Little Bittern, half-way up: started now, with the entries of a morning moved to end now. */
 const raising = async (page: Page) => {

@@ -254,7 +254,7 @@
   .field {
     width: 100%;
   }
-  .form :global(.bx--select-input),
+  .form :global(.bx--select-input.bx--select-input),
   .form :global(.bx--text-input) {
     height: 40px;
     padding-left: 8px;

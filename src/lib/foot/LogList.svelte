@@ -1,6 +1,6 @@
 <script lang="ts">
   // The log, newest first. Nothing is edited: a line is struck through by a later one.
-  import { type Entry, type Log, say } from '$core/log';
+  import { againstOf, type Entry, type Log, say } from '$core/log';
   import { printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
@@ -23,6 +23,7 @@
         <span
           >{printMarks(say(entry, unitChoice(), log.context.procedure), unitChoice())}{#if entry.by !== me}<span class="by"
               >, {entry.by}</span
+            >{/if}{#if againstOf(entry, log.state)}<span class="against">▲ {printMarks(againstOf(entry, log.state)!, unitChoice())}</span
             >{/if}</span
         >
       </button>
@@ -42,6 +43,11 @@
 </ol>
 
 <style>
+  .against {
+    display: block;
+    color: var(--caution);
+    font-size: 0.9375rem;
+  }
   li {
     border-top: 1px solid var(--rule);
   }

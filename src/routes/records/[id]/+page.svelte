@@ -1,6 +1,6 @@
 <script lang="ts">
   // A finished steaming as a document: on screen exactly as it prints, A4 portrait.
-  import { fold, forbids, recordFigures, say } from '$core/log';
+  import { againstOf, fold, forbids, recordFigures, say } from '$core/log';
   import { phases } from '$core/procedure';
   import { printMarks, printText, zoneWords } from '$core/units';
   import Trend from '$lib/draw/Trend.svelte';
@@ -164,7 +164,7 @@
         <p class="line" class:gone={log.struck.has(entry.id)}>
           <span class="figure">{clock(entry.at)}</span><span
             >{text(say(entry, units, data.context.procedure))}{#if entry.by !== data.keeper}<span class="second">, {entry.by}</span
-              >{/if}</span
+              >{/if}{#if againstOf(entry, log.state)}. ▲ {text(againstOf(entry, log.state)!)}{/if}</span
           >
         </p>
       {/each}
