@@ -39,8 +39,8 @@ export const handle: Handle = async ({ event, resolve }) => {
   }
   const response = await resolve(event, {
     transformPageChunk: ({ html }) => html.replace('%joram.theme%', locals.theme),
-    // Type that comes late waits for the next page (font-display: optional): no line moves under a finger.
-    preload: ({ type }) => type === 'js' || type === 'css'
+    // The type that ships with the application is asked for with the page, so that no line moves when it comes.
+    preload: ({ type }) => type === 'js' || type === 'css' || type === 'font'
   });
   for (const [name, value] of Object.entries(secure)) response.headers.set(name, value);
   return response;

@@ -35,7 +35,7 @@
   let width = $state(132);
   const scale = textScale();
   /** Words stand beside the tube while there is room for them. */
-  const roomy = $derived(width >= 116 * scale.of);
+  const roomy = $derived(width >= 110 * scale.of);
   const x = $derived(
     roomy ? Math.min(width - 62 * scale.of, Math.max(54 * scale.of, width / 2 - 15)) : Math.max(0, (width - bore) / 2 - 10 * scale.of)
   );

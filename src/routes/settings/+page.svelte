@@ -70,59 +70,61 @@
         </div>
       </form>
     </section>
-    <section class="box pad">
-      <h2 class="heading">This device</h2>
-      <p class="second">The theme belongs to the device, not to you: a phone in the sun and a laptop at night differ.</p>
-      <form method="POST" action="?/theme" onchange={pick}>
-        <fieldset>
-          <legend class="unseen">Theme</legend>
-          {#each themes as [key, name, what] (key)}
-            <label class:chosen={data.theme === key}
-              ><input type="radio" name="theme" value={key} checked={data.theme === key} /><span class="figure">{name}</span><span
-                class="second">{what}</span
-              ></label
-            >
-          {/each}
-        </fieldset>
-        <noscript><Button type="submit">Use it</Button></noscript>
-      </form>
-      <SignOut />
-    </section>
-    <section class="box pad">
-      <h2 class="heading">The club’s clock</h2>
-      <p class="second">
-        Every time on a page, a record, a CSV and a PDF is by this clock, on every device. It is {clock(data.now)}, {zoneWords(
-          data.now,
-          data.zone
-        )}.
-      </p>
-      {#if data.rights.includes('set the clock')}
-        <form
-          method="POST"
-          action="?/zone"
-          class="stack"
-          use:enhance={() =>
-            ({ update }) =>
-              update({ reset: false })}
-        >
-          <TextInput
-            labelText="Time zone"
-            name="zone"
-            list="zones"
-            value={data.zone}
-            helperText="Type a few letters of the nearest city."
-            invalid={form?.at === 'zone' && 'problem' in form}
-            invalidText={form?.at === 'zone' && 'problem' in form ? String(form.problem) : ''}
-          />
-          <datalist id="zones"
-            >{#each data.zones as z (z)}<option value={z}></option>{/each}</datalist
-          >
-          <div class="row">
-            <Button type="submit">Save the clock</Button>{#if form?.at === 'zone' && 'done' in form}<span role="status">Saved.</span>{/if}
-          </div>
+    <div class="stack">
+      <section class="box pad">
+        <h2 class="heading">This device</h2>
+        <p class="second">The theme belongs to the device, not to you: a phone in the sun and a laptop at night differ.</p>
+        <form method="POST" action="?/theme" onchange={pick}>
+          <fieldset>
+            <legend class="unseen">Theme</legend>
+            {#each themes as [key, name, what] (key)}
+              <label class:chosen={data.theme === key}
+                ><input type="radio" name="theme" value={key} checked={data.theme === key} /><span class="figure">{name}</span><span
+                  class="second">{what}</span
+                ></label
+              >
+            {/each}
+          </fieldset>
+          <noscript><Button type="submit">Use it</Button></noscript>
         </form>
-      {/if}
-    </section>
+        <SignOut />
+      </section>
+      <section class="box pad">
+        <h2 class="heading">The club’s clock</h2>
+        <p class="second">
+          Every time on a page, a record, a CSV and a PDF is by this clock, on every device. It is {clock(data.now)}, {zoneWords(
+            data.now,
+            data.zone
+          )}.
+        </p>
+        {#if data.rights.includes('set the clock')}
+          <form
+            method="POST"
+            action="?/zone"
+            class="stack"
+            use:enhance={() =>
+              ({ update }) =>
+                update({ reset: false })}
+          >
+            <TextInput
+              labelText="Time zone"
+              name="zone"
+              list="zones"
+              value={data.zone}
+              helperText="Type a few letters of the nearest city."
+              invalid={form?.at === 'zone' && 'problem' in form}
+              invalidText={form?.at === 'zone' && 'problem' in form ? String(form.problem) : ''}
+            />
+            <datalist id="zones"
+              >{#each data.zones as z (z)}<option value={z}></option>{/each}</datalist
+            >
+            <div class="row">
+              <Button type="submit">Save the clock</Button>{#if form?.at === 'zone' && 'done' in form}<span role="status">Saved.</span>{/if}
+            </div>
+          </form>
+        {/if}
+      </section>
+    </div>
     <section class="box pad members">
       <h2 class="heading">Members</h2>
       <table class="ruled">
