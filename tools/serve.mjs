@@ -1,6 +1,5 @@
 // The web server around the built application: plain http, so that a phone on the club's own network can sign in,
 // and behind a proxy whatever protocol the proxy says in X-Forwarded-Proto.
-import compression from 'compression';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { root } from './app.mjs';
@@ -18,6 +17,8 @@ export async function serve({ host, port, databaseUrl }) {
     BODY_SIZE_LIMIT: '8M'
   });
   const { handler } = await import(join(root, 'build/handler.js'));
+  // Loaded here and not above: this file is read before the packages are installed.
+  const { default: compression } = await import('compression');
   const pack = compression({
     filter: (_, response) => /^(text\/(html|css|csv|plain|calendar)|application\/json)/.test(String(response.getHeader('content-type')))
   });
