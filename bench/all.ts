@@ -18,6 +18,7 @@ import { as, url } from '../tests/unit/client';
 import { launch, signInAs } from '../tools/browser';
 import { forecastTable } from './forecast';
 import { numbers, pastOfOne, recoveryTable } from './learning';
+import { pagePath, quantile } from './page';
 
 const rows: { what: string; measured: string; aim: string }[] = [];
 const row = (what: string, measured: string, aim = '') => rows.push({ what, measured, aim });
@@ -57,6 +58,12 @@ const entry = (i: number): Entry => ({
 const entries = Array.from({ length: 2000 }, (_, i) => entry(i));
 row('fold of 2,000 entries', both(await spread(40, () => fold(context, entries))));
 const log = fold(context, entries);
+for (const [state, list] of Object.entries(pagePath(2200)))
+  row(
+    `forecast as the Footplate asks for it, ${state}, 2,200 readings`,
+    both({ middle: quantile(list, 0.5), p95: quantile(list, 0.95) }),
+    'p95 < 5 ms'
+  );
 row('one entry added at the end of 2,000', both(await spread(400, (i) => add(log, entry(3000 + i)))));
 row(
   'one entry that arrives late, in the middle',

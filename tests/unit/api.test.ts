@@ -3,12 +3,7 @@ import { timeOrderedId } from '../../src/core/log/id';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { as, url } from './client';
 
-let count = 0;
-const id = () =>
-  timeOrderedId(
-    Date.now(),
-    Uint8Array.from({ length: 10 }, (_, i) => (++count * 37 + i * 11) % 256)
-  );
+const id = () => timeOrderedId(Date.now(), crypto.getRandomValues(new Uint8Array(10)));
 const note = (text: string, more = {}) => ({ id: id(), kind: 'note', at: new Date().toISOString(), body: { text }, ...more });
 
 describe.skipIf(!url)('the API', () => {

@@ -36,6 +36,9 @@ export interface Keeper {
 /** Weight of a full bed of a fuel, kg. @param depth in lumps */
 export const bedOf = (grate: Grate, name: FuelName, depth = 5): number => grate.area * depth * grate.lump * fuels[name].bulk;
 
+/** How deep the first bed is laid, in lumps of its fuel. */
+export const startDepth = (start: FuelName): number => (start === 'wood' ? 4 : 6);
+
 /** A keeper who lights at time 0 and raises steam by ordinary practice. */
 export function keeper(plant: Plant, habits: Habits = {}): Keeper {
   const { depth = 5, coarse = 1, door = 6, look = 20, damper = 1, rakes = true, airOut } = habits;
@@ -60,7 +63,7 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
       lastT = w.contents.T;
       if (fire.with === 'solid') {
         const bed = w.fire as Bed;
-        const first = bedOf(fire, fire.start, fire.start === 'wood' ? 4 : 6);
+        const first = bedOf(fire, fire.start, startDepth(fire.start));
         fuelOn(bed, fire.start, first, w.ambient, 1);
         light(bed, 0.07 * first);
         set.fan = fire.draught.fan > 0 ? 1 : 0;

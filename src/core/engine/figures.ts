@@ -1,5 +1,5 @@
-import { saturationAtGauge, swell } from '../steam';
-import type { Figure, Gauge, Worked } from '../units';
+import { coldWater, saturationAtGauge, waterVolume } from '../steam';
+import { type Figure, type Gauge, given, line, minus, over, plus, times, type Worked, type WorkedStep } from '../units';
 import type { FitOut } from './fit-out';
 import { boilerShape, glassHeight } from './geometry';
 
@@ -19,8 +19,23 @@ const one = (
   caution
 });
 
+/** A figure that is one sum: its value is what the line says. */
+const summed = (step: WorkedStep, caution?: string): Worked => ({
+  value: step.result.value,
+  kind: step.result.kind,
+  sure: 'from the drawing',
+  steps: [step],
+  caution
+});
+
+const accumulationLine = (f: FitOut) =>
+  line(
+    'limit',
+    'pressure',
+    times(given('working pressure', f.workingPressure, 'pressure', 'fit-out'), given('and a tenth', 1.1, 'ratio', 'rule of the club'))
+  );
 /** The limit of an accumulation test: working pressure and a tenth, unless the club's regime says otherwise. */
-export const accumulationLimit = (f: FitOut): Gauge => (f.workingPressure * 1.1) as Gauge;
+export const accumulationLimit = (f: FitOut): Gauge => accumulationLine(f).result.value as Gauge;
 
 /** The figures that follow from an engine's fit-out alone, each with its working. What to fill to needs its fire too: see plan. */
 export function figures(f: FitOut): Figure[] {
@@ -59,15 +74,12 @@ export function figures(f: FitOut): Figure[] {
       {
         key: 'cover',
         name: 'Bottom nut above the hottest metal',
-        worked: one(
-          'length',
-          nut - shape.heated,
-          'height of the bottom nut − height of the highest heated plate or tube',
-          [
-            { name: 'bottom nut', value: nut, kind: 'length', from: 'fit-out' },
-            { name: 'highest heated metal', value: shape.heated, kind: 'length', from: 'geometry' }
-          ],
-          'cover',
+        worked: summed(
+          line(
+            'cover',
+            'length',
+            minus(given('bottom nut', nut, 'length', 'fit-out'), given('highest heated plate or tube', shape.heated, 'length', 'geometry'))
+          ),
           'On the level. One per cent out of level over half a metre is 5 mm.'
         )
       }
@@ -94,42 +106,36 @@ export function figures(f: FitOut): Figure[] {
     {
       key: 'swell',
       name: 'Water swells by',
-      worked: one(
-        'percent',
-        swell(f.workingPressure as Gauge) * 100,
-        'volume of a kilogram of boiling water ÷ that at 15 °C − 1',
-        [wp],
-        'swell',
+      worked: summed(
+        line(
+          'swell',
+          'share',
+          minus(
+            over(
+              given('room of a kilogram of boiling water', s.vf, 'volume', 'steam tables'),
+              given('room of one at 15 °C', waterVolume(coldWater), 'volume', 'steam tables')
+            ),
+            given('what it was', 1, 'share', 'steam tables')
+          )
+        ),
         'Bubbles while steaming add to it.'
       )
     },
     {
       key: 'accumulation',
       name: 'Accumulation limit',
-      worked: one(
-        'pressure',
-        accumulationLimit(f),
-        'working pressure × 1.10',
-        [wp],
-        'limit',
+      worked: summed(
+        accumulationLine(f),
         'A tenth is the usual limit; the club’s boiler code or the examiner may say otherwise, and theirs wins.'
       )
     }
   );
-  if (f.tanks.length) {
-    const tank = f.tanks.reduce((sum, t) => sum + t.capacity, 0);
+  if (f.tanks.length)
     out.push({
       key: 'tank',
       name: 'Tanks hold',
-      worked: one(
-        'volume',
-        tank,
-        'sum of the tanks',
-        f.tanks.map((t) => ({ name: t.name, value: t.capacity, kind: 'volume', from: 'fit-out' })),
-        'water'
-      )
+      worked: summed(line('water', 'volume', plus(...f.tanks.map((t) => given(t.name, t.capacity, 'volume', 'fit-out')))))
     });
-  }
   if (f.runLimit !== null)
     out.push({
       key: 'run',

@@ -1,6 +1,6 @@
 import { energyOf, feedEnthalpy, type Plant } from '../boiler';
 import { boilingAt } from '../steam';
-import { Refusal, standardAtmosphere, type Worked } from '../units';
+import { given, line, minus, over, Refusal, standardAtmosphere, type Worked } from '../units';
 import { energyAt, energyTable, needleAt, temperatureAt } from './energy';
 
 /** What a slug of cold water will cost. */
@@ -38,9 +38,12 @@ export function dip(
   const after = before + kg * feedEnthalpy(feedAt);
   const cold = temperatureAt(table, after);
   const pressure = needleAt(table, 0, cold, standardAtmosphere);
-  const net = heat - plant.vessel.loss * ((T + cold) / 2 - ambient);
   const missing = energyAt(table, T) - after;
-  const recovers = net > 0 ? missing / net : Infinity;
+  const fire = given('heat of the fire', heat, 'power', 'learned');
+  const lost = given('losses meanwhile', plant.vessel.loss * ((T + cold) / 2 - ambient), 'power', 'class default');
+  const back = line('comes back in', 'time', over(given('energy that is missing', missing, 'energy', 'geometry'), minus(fire, lost)));
+  // A fire that only makes up the losses never brings it back: then there is no such line.
+  const recovers = fire.value > lost.value ? back.result.value : Infinity;
   return {
     after: pressure,
     recovers,
@@ -60,13 +63,11 @@ export function dip(
           ],
           result: { name: 'just after', value: cold, kind: 'temperature' }
         },
+        ...(recovers < Infinity ? [back] : []),
         {
-          formula: 'time to come back = energy that is missing ÷ (heat of the fire − losses)',
-          inputs: [
-            { name: 'missing', value: missing, kind: 'energy', from: 'geometry' },
-            { name: 'heat of the fire', value: heat, kind: 'power', from: 'learned' }
-          ],
-          result: { name: 'comes back in', value: recovers, kind: 'time' }
+          formula: 'pressure of steam at that temperature (IAPWS-IF97)',
+          inputs: [{ name: 'just after', value: cold, kind: 'temperature', from: 'above' }],
+          result: { name: 'pressure just after', value: pressure, kind: 'pressure' }
         }
       ]
     }

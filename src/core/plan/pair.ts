@@ -2,7 +2,7 @@ import type { Plant } from '../boiler';
 import type { FitOut } from '../engine';
 import { gasHeat, tabletHeat } from '../firing';
 import { saturationAtGauge } from '../steam';
-import type { Gauge, Worked, WorkedStep } from '../units';
+import { above, type Gauge, given, line, minus, over, plus, times, type Worked, type WorkedStep } from '../units';
 import { heatUp } from './heat-up';
 
 /**
@@ -51,75 +51,48 @@ export function fuelAndWater(
       0
     );
   const s = saturationAtGauge(fitOut.workingPressure as Gauge);
-  const { water: kg, energy: warm, seconds: raises } = heatUp(plant, { fill, power: by.power, efficiency: by.efficiency, start, ambient });
-  const net = by.power * by.efficiency - plant.vessel.loss * (s.T - ambient);
-  const mayGo = kg * (1 - reserve);
-  const runs = net > 0 ? (mayGo * (s.hg - s.hf)) / net : Infinity;
-  const toRaise = (by.power * raises) / by.heat;
-  const most = toRaise + (by.power * runs) / by.heat;
-  const i = (name: string, value: number, kind: WorkedStep['inputs'][number]['kind'], from: WorkedStep['inputs'][number]['from']) => ({
-    name,
-    value,
-    kind,
-    from
-  });
-  const steps: WorkedStep[] = [
-    {
-      formula:
-        'fuel to working pressure = energy of water and metal ÷ (power × share that reaches the water − losses) × power ÷ heat of the fuel',
-      inputs: [
-        i('water filled in', kg, 'mass', 'measured'),
-        i('energy to working pressure', warm, 'energy', 'geometry'),
-        i('power', by.power, 'power', fire.with === 'gas' ? 'fit-out' : 'class default'),
-        i('share that reaches the water', by.efficiency * 100, 'percent', 'class default'),
-        i('megajoules in a kilogram', by.heat / 1e6, 'count', 'class default')
-      ],
-      result: { name: 'fuel to working pressure', value: toRaise, kind: 'mass' }
-    },
-    {
-      formula: 'water that may boil away = what was filled × (1 − reserve)',
-      inputs: [i('reserve', reserve * 100, 'percent', 'rule of the club')],
-      result: { name: 'may boil away', value: mayGo, kind: 'mass' }
-    },
-    {
-      formula: 'time until it has = that × heat of evaporation ÷ (heat to the water − losses)',
-      inputs: [
-        i('kilojoules to boil a kilogram', (s.hg - s.hf) / 1000, 'count', 'steam tables'),
-        i('heat to the water, less losses', net, 'power', 'class default')
-      ],
-      result: { name: 'runs', value: runs, kind: 'time' }
-    },
-    {
-      formula: 'largest charge = fuel to working pressure + power × that time ÷ heat of the fuel',
-      inputs: [],
-      result: { name: 'largest charge', value: most, kind: 'mass' }
-    }
-  ];
+  const { water: kg, energy: warm } = heatUp(plant, { fill, power: by.power, efficiency: by.efficiency, start, ambient });
+  const power = given('power', by.power, 'power', fire.with === 'gas' ? 'fit-out' : 'class default');
+  const reaches = given('share that reaches the water', by.efficiency, 'share', 'class default');
+  const heat = given('heat of the fuel', by.heat, 'heat of fuel', 'class default');
+  const losses = given('losses at working pressure', plant.vessel.loss * (s.T - ambient), 'power', 'class default');
+  const filled = given('water filled in', kg, 'mass', 'measured');
+  const boiling = given('heat of evaporation', s.hg - s.hf, 'heat of fuel', 'steam tables');
+  const forSteam = line('left for steam', 'power', minus(times(power, reaches), losses));
+  const net = forSteam.result.value;
+  const raising = line(
+    'fuel to working pressure',
+    'mass',
+    over(
+      times(given('energy to working pressure', warm, 'energy', 'geometry'), power),
+      times(minus(times(power, reaches), over(losses, given('half of them on the way', 2, 'count', 'class default'))), heat)
+    )
+  );
+  const allowed = line(
+    'may boil away',
+    'mass',
+    times(filled, minus(given('all of it', 1, 'share', 'measured'), given('reserve', reserve, 'share', 'rule of the club')))
+  );
+  const time = line('runs', 'time', over(times(above(allowed), boiling), above(forSteam)));
+  const largest = line('largest charge', 'mass', plus(above(raising), over(times(power, above(time)), heat)));
+  const mayGo = allowed.result.value;
+  const runs = net > 0 ? time.result.value : Infinity;
+  const toRaise = raising.result.value;
+  const most = largest.result.value;
+  const steps: WorkedStep[] = [raising, allowed, forSteam, time, largest];
   // What follows from a time that never ends is not shown as if it were a figure.
-  if (net <= 0)
-    return refusal(
-      'The fire is weaker than what the boiler loses at working pressure: it never gets there.',
-      [
-        {
-          formula: 'heat left for steam = power × share that reaches the water − losses at working pressure',
-          inputs: [
-            i('power', by.power, 'power', fire.with === 'gas' ? 'fit-out' : 'class default'),
-            i('share that reaches the water', by.efficiency * 100, 'percent', 'class default'),
-            i('losses', plant.vessel.loss * (s.T - ambient), 'power', 'class default')
-          ],
-          result: { name: 'left for steam', value: net, kind: 'power' }
-        }
-      ],
-      0
-    );
+  if (net <= 0) return refusal('The fire is weaker than what the boiler loses at working pressure: it never gets there.', [forSteam], 0);
   if (charge !== undefined && charge > most * 1.0001) {
-    const boils = mayGo + ((charge - most) * by.heat * net) / by.power / (s.hg - s.hf);
-    steps.push({
-      formula:
-        'water that the charge would boil away = what may + (charge − largest charge) × heat of the fuel × share left for steam ÷ heat of evaporation',
-      inputs: [i('charge', charge, 'mass', 'measured')],
-      result: { name: 'would boil away', value: boils, kind: 'mass' }
-    });
+    const outlasted = line(
+      'would boil away',
+      'mass',
+      plus(
+        above(allowed),
+        over(times(minus(given('charge', charge, 'mass', 'measured'), above(largest)), heat, above(forSteam)), times(power, boiling))
+      )
+    );
+    const boils = outlasted.result.value;
+    steps.push(outlasted);
     return refusal(
       `The fuel outlasts the water: {mass:${charge}} of fuel would boil away {mass:${boils}} of the {mass:${kg}} that is in, and only {mass:${mayGo}} may go. At most {mass:${most}} of fuel.`,
       steps,

@@ -1,8 +1,24 @@
-import { bedOf, type Plant } from '../boiler';
+import { type Plant, startDepth } from '../boiler';
 import type { FitOut } from '../engine';
-import { fuels, startFuel } from '../firing';
+import { type FuelName, fuels, gasHeat, tabletHeat } from '../firing';
 import { saturationAtGauge } from '../steam';
-import type { Gauge, Worked, WorkedInput } from '../units';
+import {
+  above,
+  type Gauge,
+  given,
+  greater,
+  line,
+  mark,
+  over,
+  plus,
+  roundedDown,
+  roundedUp,
+  type Source,
+  times,
+  type Worked,
+  type WorkedInput,
+  type WorkedStep
+} from '../units';
 import type { DayPlan } from './day';
 import { heatUp } from './heat-up';
 import { fillOf, type Level } from './level';
@@ -20,19 +36,12 @@ export interface Used {
   readonly inSteam: number;
 }
 
-const input = (name: string, value: number, kind: WorkedInput['kind'], from: WorkedInput['from']): WorkedInput => ({
-  name,
-  value,
-  kind,
-  from
-});
-const sum = (value: number, kind: Worked['kind'], formula: string, inputs: readonly WorkedInput[], caution?: string): Worked => ({
-  value,
-  kind,
-  sure: 'estimate',
-  steps: [{ formula, inputs, result: { name: 'for the day', value, kind } }],
-  ...(caution ? { caution } : {})
-});
+/** A need from the lines of its working: what it comes to is what the last of them says. */
+const need = (key: string, what: string, steps: readonly WorkedStep[], caution?: string): Need => {
+  const { value, kind } = steps.at(-1)!.result;
+  return { key, what, worked: { value, kind, sure: 'estimate', steps, ...(caution ? { caution } : {}) } };
+};
+const spare = (share: number, words: string) => given(`with ${words} over`, 1 + share, 'ratio', 'class default');
 
 /** Share of the fire's rated steam that ordinary running takes. */
 const working = 0.45;
@@ -50,123 +59,216 @@ export function quantitiesFor(
 ): Need[] {
   const out: Need[] = [];
   const s = saturationAtGauge(fitOut.workingPressure as Gauge);
-  const running = plan.running * 60;
-  const boiled = plant.ratedSteam * working * running;
-  const fill = fillOf(level, plant);
-  const blowDown = fitOut.blowDown ? 0.1 * plant.vessel.room : 0;
+  const running = given('running', plan.running * 60, 'time', 'rule of the club');
+  const fill = given('first fill', fillOf(level, plant), 'volume', 'geometry');
+  const used = given('share used in ordinary running', working, 'share', 'class default');
+  const made = given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default');
   const fed = fitOut.feeds.some((f) => f.plumbed && f.kind !== 'bottle');
-  const again = fed ? fill * 0.3 : 0;
   // What cannot be fed is filled again for each run.
-  const fills = fed ? 1 : Math.max(1, Math.ceil(running / (fitOut.runLimit ?? Math.max(300, (0.45 * fill * 1000) / plant.ratedSteam))));
-  const evaporated = fed ? boiled / 1000 : 0;
-  out.push({
-    key: 'water',
-    what: `Water: ${fitOut.water.kind}`,
-    worked: sum(
-      fill * fills + evaporated + blowDown + again,
+  const lasts = given(
+    'running on one fill',
+    fitOut.runLimit ?? Math.max(300, (0.45 * fill.value * 1000) / plant.ratedSteam),
+    'time',
+    fitOut.runLimit ? 'fit-out' : 'class default'
+  );
+  const fillings = line(
+    'fillings',
+    'count',
+    greater(given('one at the least', 1, 'count', 'rule of the club'), roundedUp(over(running, lasts)))
+  );
+  const fills = fed ? 1 : fillings.result.value;
+  if (fed) {
+    const boiled = line(
+      'evaporated while running',
       'volume',
-      fills > 1
-        ? 'a fill for each run, with time to cool between'
-        : 'first fill + evaporated while running + blown down + filling the glass at the end',
-      [
-        input(fills > 1 ? 'one fill' : 'first fill', fill, 'volume', 'geometry'),
-        ...(fills > 1 ? [input('fills', fills, 'count', fitOut.runLimit ? 'fit-out' : 'class default')] : []),
-        input('running', running, 'time', 'rule of the club'),
-        input('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default'),
-        input('of that, used in ordinary running, %', working * 100, 'percent', 'class default'),
-        ...(blowDown ? [input('blown down', blowDown, 'volume', 'class default')] : []),
-        ...(again ? [input('at the end', again, 'volume', 'class default')] : [])
-      ],
-      fed ? undefined : 'Nothing is fed under pressure: each further run needs another fill.'
-    )
-  });
+      over(times(running, made, used), given('weight of cold water', 1000, 'density', 'steam tables'))
+    );
+    const end = line('filling the glass at the end', 'volume', times(fill, given('part fed at the end', 0.3, 'share', 'class default')));
+    const down = fitOut.blowDown
+      ? line(
+          'blown down',
+          'volume',
+          times(given('room in the boiler', plant.vessel.room, 'volume', 'geometry'), given('part let out', 0.1, 'share', 'class default'))
+        )
+      : undefined;
+    const parts = [boiled, ...(down ? [down] : []), end];
+    out.push(need('water', `Water: ${fitOut.water.kind}`, [...parts, line('for the day', 'volume', plus(fill, ...parts.map(above)))]));
+  } else
+    out.push(
+      need(
+        'water',
+        `Water: ${fitOut.water.kind}`,
+        [fillings, line('for the day', 'volume', times({ ...fill, name: 'one fill' }, above(fillings)))],
+        fills > 1
+          ? 'A fill for each run, with time to cool between: nothing is fed under pressure.'
+          : 'Nothing is fed under pressure: each further run needs another fill.'
+      )
+    );
   const { fire } = plant;
   if (fire.with === 'solid' && fitOut.fire.with === 'solid') {
-    const first = bedOf(fire, fire.start, fire.start === 'wood' ? 4 : 6);
-    out.push({
-      key: 'start-fuel',
-      what: `Start fuel: ${fitOut.fire.start}`,
-      worked: sum(first * 1.3, 'mass', 'first bed = area of the grate × its depth × weight of the fuel, and a third over', [
-        input('grate, square centimetres', fire.area * 1e4, 'count', 'fit-out'),
-        input('kilograms in a cubic metre', fuels[startFuel[fitOut.fire.start]].bulk, 'count', 'class default')
-      ])
-    });
-    out.push({
-      key: 'lighting-fluid',
-      what: 'Lighting fluid, in its own closed can',
-      worked: sum((first * 0.07) / 800, 'volume', 'seven hundredths of the weight of the first bed', [
-        input('first bed', first, 'mass', 'geometry')
-      ])
-    });
-    const weighed = past.filter((p) => p.fuel > 0 && p.inSteam > 0);
-    const hourly = weighed.reduce((a, p) => a + p.fuel / p.inSteam, 0) / Math.max(1, weighed.length);
-    const bed = bedOf(fire, fire.fuel);
-    const burns = weighed.length ? hourly : (plant.ratedSteam * working * (s.hg - 60e3)) / (0.48 * fuels[fire.fuel].heat);
-    out.push({
-      key: 'fuel',
-      what: `Coal: ${fitOut.fire.fuel}`,
-      worked: sum(
-        bed + burns * (running + 1800) * 1.2,
+    const layer = (name: string, fuel: FuelName, depth: number) =>
+      line(
+        name,
         'mass',
-        'a bed of it + what an hour burns × running and half an hour of proving, and a fifth over',
-        [
-          input('one bed', bed, 'mass', 'geometry'),
-          input('burnt in an hour', burns * 3600, 'mass', weighed.length ? 'learned' : 'class default'),
-          input('running', running, 'time', 'rule of the club')
-        ]
+        times(
+          given('grate', fire.area, 'area', 'fit-out'),
+          given('depth', depth * fire.lump, 'length', 'class default'),
+          given('weight of a heap of it', fuels[fuel].bulk, 'density', 'class default')
+        )
+      );
+    const first = layer('first bed', fire.start, startDepth(fire.start));
+    out.push(
+      need('start-fuel', `Start fuel: ${fitOut.fire.start}`, [
+        first,
+        line('for the day', 'mass', times(above(first), spare(0.3, 'three tenths')))
+      ])
+    );
+    out.push(
+      need('lighting-fluid', 'Lighting fluid, in its own closed can', [
+        first,
+        line(
+          'for the day',
+          'volume',
+          over(
+            times(above(first), given('fluid for each weight of it', 0.07, 'share', 'class default')),
+            given('weight of the fluid', 800, 'density', 'class default')
+          )
+        )
+      ])
+    );
+    const weighed = past.filter((p) => p.fuel > 0 && p.inSteam > 0);
+    const rate = (value: number, from: Source) => given('burnt while running', value, 'mass flow', from);
+    const guess = line(
+      'burnt while running',
+      'mass flow',
+      over(
+        times(made, used, given('heat of a kilogram of steam', s.hg - 60e3, 'heat of fuel', 'steam tables')),
+        times(
+          given('share that reaches the water', 0.48, 'share', 'class default'),
+          given('heat of the fuel', fuels[fire.fuel].heat, 'heat of fuel', 'class default')
+        )
       )
-    });
+    );
+    const burns = weighed.length ? rate(weighed.reduce((a, p) => a + p.fuel / p.inSteam, 0) / weighed.length, 'learned') : above(guess);
+    const bed = layer('one bed', fire.fuel, 5);
+    out.push(
+      need('fuel', `Coal: ${fitOut.fire.fuel}`, [
+        bed,
+        ...(weighed.length ? [] : [guess]),
+        line(
+          'for the day',
+          'mass',
+          plus(above(bed), times(burns, plus(running, given('proving', 1800, 'time', 'class default')), spare(0.2, 'a fifth')))
+        )
+      ])
+    );
   } else if (fire.with === 'gas') {
     // Every filling is brought to pressure, at full power; running takes about four fifths of it.
-    const { seconds } = heatUp(plant, { fill, power: fire.power, efficiency: fire.efficiency });
-    const kg = (fire.power * (fills * seconds + 0.8 * running)) / 46e6;
-    out.push({
-      key: 'fuel',
-      what: 'Gas',
-      worked: sum(
-        kg * 1.2,
-        'mass',
-        'power × (raises × time of one + four fifths of the running) ÷ 46 MJ/kg, and a fifth over',
-        [
-          input('power', fire.power, 'power', 'fit-out'),
-          input('raises', fills, 'count', fitOut.runLimit ? 'fit-out' : 'class default'),
-          input('to working pressure', seconds, 'time', 'geometry'),
-          input('running', running, 'time', 'rule of the club'),
-          input('in a full canister', fire.canister, 'mass', 'fit-out')
-        ],
-        kg * 1.2 > fire.canister
-          ? `More than one canister: bring ${Math.ceil((kg * 1.2) / fire.canister)}. Changed with the fire out and away from any flame.`
+    const { seconds } = heatUp(plant, { fill: fill.value, power: fire.power, efficiency: fire.efficiency });
+    const gas = line(
+      'for the day',
+      'mass',
+      times(
+        over(
+          times(
+            given('power', fire.power, 'power', 'fit-out'),
+            plus(
+              times(
+                given('raises', fills, 'count', fitOut.runLimit ? 'fit-out' : 'class default'),
+                given('time of one raise', seconds, 'time', 'geometry')
+              ),
+              times(given('share of it while running', 0.8, 'share', 'class default'), running)
+            )
+          ),
+          given('heat of the gas', gasHeat, 'heat of fuel', 'class default')
+        ),
+        spare(0.2, 'a fifth')
+      )
+    );
+    const canisters = line(
+      'canisters',
+      'count',
+      roundedUp(over(above(gas), given('in a full canister', fire.canister, 'mass', 'fit-out')))
+    );
+    const many = canisters.result.value > 1;
+    out.push(
+      need(
+        'fuel',
+        'Gas',
+        [gas],
+        many
+          ? `More than one canister of ${mark(fire.canister, 'mass')}: bring ${canisters.result.value}. Changed with the fire out and away from any flame.`
           : undefined
       )
-    });
+    );
   } else if (fire.with === 'spirit') {
-    const { seconds } = heatUp(plant, { fill, power: fire.charge / fire.burns, efficiency: fire.efficiency });
-    const charges = Math.max(fills, Math.ceil((fills * seconds + running) / fire.burns));
-    out.push({
-      key: 'fuel',
-      what: fitOut.fire.with === 'spirit' && fitOut.fire.fuel === 'tablets' ? 'Fuel tablets' : 'Spirit or gel, measured',
-      worked: sum((charges * fire.charge) / 30e6, 'mass', 'charges × heat of a charge ÷ 30 MJ/kg', [
-        input('charges', charges, 'count', 'class default'),
-        input('heat of a charge', fire.charge, 'energy', 'class default')
+    const { seconds } = heatUp(plant, { fill: fill.value, power: fire.charge / fire.burns, efficiency: fire.efficiency });
+    const each = given('fillings', fills, 'count', 'class default');
+    const charges = line(
+      'charges',
+      'count',
+      greater(
+        each,
+        roundedUp(
+          over(
+            plus(times(each, given('time of one raise', seconds, 'time', 'geometry')), running),
+            given('a charge burns', fire.burns, 'time', 'class default')
+          )
+        )
+      )
+    );
+    out.push(
+      need('fuel', fitOut.fire.with === 'spirit' && fitOut.fire.fuel === 'tablets' ? 'Fuel tablets' : 'Spirit or gel, measured', [
+        charges,
+        line(
+          'for the day',
+          'mass',
+          over(
+            times(above(charges), given('heat of a charge', fire.charge, 'energy', 'class default')),
+            given('heat of the fuel', tabletHeat, 'heat of fuel', 'class default')
+          )
+        )
       ])
-    });
+    );
   }
-  // Oil: each point by its interval, a few drops for a hand round, a filling for a lubricator.
-  const perRound: Record<FitOut['size'], number> = { tabletop: 0.3e-6, small: 1e-6, medium: 4e-6, full: 15e-6 };
-  const rounds = (every: number) => 1 + Math.floor(running / Math.max(300, every));
-  for (const oil of ['steam', 'motion'] as const) {
-    const points = fitOut.lubrication.filter((p) => p.oil === oil);
-    if (!points.length) continue;
-    const each = perRound[fitOut.size] * (oil === 'steam' ? 8 : 3);
-    const volume = points.reduce((a, p) => a + rounds(p.every) * each, 0);
-    out.push({
-      key: `${oil}-oil`,
-      what: oil === 'steam' ? 'Steam oil' : 'Motion oil',
-      worked: sum(volume * 1.5, 'volume', 'points × rounds × what one takes, and half over', [
-        input('points', points.length, 'count', 'fit-out'),
-        input('one filling or round', each, 'volume', 'class default')
-      ])
-    });
-  }
+  out.push(...oilFor(fitOut, running));
   return out;
+}
+
+/** What one point takes at a round, m³: a few drops by hand, eight times as much as a filling of a lubricator. */
+const drops: Record<FitOut['size'], number> = { tabletop: 0.3e-6, small: 1e-6, medium: 4e-6, full: 15e-6 };
+
+/** Oil: each point by its interval, a round before moving and one each time its interval is over. */
+function oilFor({ size, lubrication }: FitOut, running: WorkedInput): Need[] {
+  return (['steam', 'motion'] as const).flatMap((oil) => {
+    const points = lubrication.filter((p) => p.oil === oil);
+    if (!points.length) return [];
+    const every = [...new Set(points.map((p) => Math.max(300, p.every)))].sort((a, b) => a - b);
+    const rounds = every.map((gap) =>
+      line(
+        `rounds, one each ${Math.round(gap / 60)} min`,
+        'count',
+        times(
+          given('points', points.filter((p) => Math.max(300, p.every) === gap).length, 'count', 'fit-out'),
+          plus(
+            given('before moving', 1, 'count', 'rule of the club'),
+            roundedDown(over(running, given('interval', gap, 'time', 'fit-out')))
+          )
+        )
+      )
+    );
+    const each = given(
+      oil === 'steam' ? 'one filling' : 'a point at a round',
+      drops[size] * (oil === 'steam' ? 8 : 3),
+      'volume',
+      'class default'
+    );
+    const all = rounds.length === 1 ? above(rounds[0]!) : plus(...rounds.map(above));
+    return [
+      need(`${oil}-oil`, oil === 'steam' ? 'Steam oil' : 'Motion oil', [
+        ...rounds,
+        line('for the day', 'volume', times(all, each, spare(0.5, 'half')))
+      ])
+    ];
+  });
 }

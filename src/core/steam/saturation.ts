@@ -32,6 +32,3 @@ export const coldWater = 288.15;
 /** Specific volume of water at a temperature under one atmosphere (or its own pressure when that is higher), m³/kg. */
 export const waterVolume = (T: number): number =>
   liquid(T, Math.max(standardAtmosphere, T > 373 ? saturationPressure(T) : 0) as Absolute).v;
-
-/** How much water has swollen at a gauge pressure against water at 15 °C, as a ratio over one: 0.1085 at 90 psi. */
-export const swell = (pressure: Gauge): number => saturationAtGauge(pressure).vf / waterVolume(coldWater) - 1;

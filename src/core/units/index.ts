@@ -1,3 +1,4 @@
+export * from './expression';
 export * from './glass';
 export * from './parse';
 export * from './pressure';

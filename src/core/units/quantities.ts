@@ -91,6 +91,8 @@ export const quantities = {
   loss: { name: 'loss of heat', units: { 'W/K': unit(1, 2, 'W/K') } },
   area: { name: 'area', units: { 'mm²': unit(1e-6, 2, 'mm²', 'mm2'), 'cm²': unit(1e-4, 1, 'cm²', 'cm2') } },
   'mass flow': { name: 'flow of steam', units: { 'kg/h': unit(1 / 3600, 1, 'kg/h') } },
+  density: { name: 'weight of a volume', units: { 'kg/m³': unit(1, 0, 'kg/m³') } },
+  'heat of fuel': { name: 'heat of a fuel', units: { 'MJ/kg': unit(1e6, 1, 'MJ/kg') } },
   angle: { name: 'angle', units: { '°': unit(Math.PI / 180, 0, '°', 'deg', 'degrees') } }
 } as const satisfies Record<string, QuantityRow>;
 

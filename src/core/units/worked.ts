@@ -1,10 +1,11 @@
+import type { Expression } from './expression';
 import type { Quantity } from './quantities';
 
 /** Where a number came from, from the most to the least certain. */
-export type Source = 'measured' | 'learned' | 'fit-out' | 'geometry' | 'steam tables' | 'class default' | 'rule of the club';
+export type Source = 'measured' | 'learned' | 'fit-out' | 'geometry' | 'steam tables' | 'class default' | 'rule of the club' | 'above';
 
 /** What a number is of: a quantity with units, or a bare kind. */
-export type Kind = Quantity | 'glass' | 'ratio' | 'percent' | 'count';
+export type Kind = Quantity | 'glass' | 'ratio' | /** 0 to 1, printed as a percentage */ 'share' | 'percent' | 'count';
 
 export interface WorkedInput {
   readonly name: string;
@@ -16,6 +17,8 @@ export interface WorkedInput {
 export interface WorkedStep {
   /** The formula in words. */
   readonly formula: string;
+  /** The formula as it is worked out, where the line is one sum and not a model's answer. */
+  readonly sum?: Expression;
   readonly inputs: readonly WorkedInput[];
   readonly result: { readonly name: string; readonly value: number; readonly kind: Kind };
 }

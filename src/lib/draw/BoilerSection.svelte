@@ -325,7 +325,8 @@
     fill: none;
   }
   text {
-    font: 500 0.9375rem var(--narrow);
+    /* The drawing is to scale and cannot grow with the text: enlarged words stop where they would run off it. */
+    font: 500 min(0.9375rem, max(15px, 4cqi)) var(--narrow);
     fill: var(--ink2);
   }
   text.water {

@@ -91,4 +91,22 @@
     width: 1px;
     font-size: 0.875rem;
   }
+  /* Where there is no room for three columns, the paper has a line of its own and its date stands under it. */
+  @container page (max-width: 20rem) {
+    tr {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) auto;
+    }
+    td:first-child {
+      grid-column: 1 / -1;
+    }
+    td:not(:first-child) {
+      border-top: 0;
+      padding-top: 0;
+      text-align: left;
+    }
+    .drop {
+      width: auto;
+    }
+  }
 </style>

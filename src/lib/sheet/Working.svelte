@@ -1,6 +1,6 @@
 <script lang="ts">
   // The working of a figure: every step in words, its inputs, and where each came from.
-  import type { Worked } from '$core/units';
+  import { printMarks, type Worked } from '$core/units';
   import { unitChoice } from './unit-choice';
   import { withTimes } from './when';
   import { workedText } from './worked-text';
@@ -32,7 +32,7 @@
     : worked.sure === 'estimate'
       ? 'An estimate, not a measurement.'
       : 'Worked from the fit-out’s dimensions, not measured.'}
-  {worked.caution ?? ''}
+  {printMarks(worked.caution ?? '', units)}
 </p>
 
 <style>

@@ -7,8 +7,10 @@ export function workedText(value: number, kind: Kind, units: UnitChoice): string
       return `${printGlass(value)}${value > 0.01 && value < 0.99 ? ' glass' : ''}`;
     case 'percent':
       return `${value.toFixed(1)}${thin}%`;
+    case 'share':
+      return `${Number((value * 100).toFixed(1))}${thin}%`;
     case 'ratio':
-      return value.toPrecision(4);
+      return String(Number(value.toPrecision(4)));
     case 'time':
       return value >= 5400
         ? `${Math.floor(value / 3600)}${thin}h ${Math.round((value % 3600) / 60)}${thin}min`
