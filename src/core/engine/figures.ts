@@ -28,14 +28,13 @@ const summed = (step: WorkedStep, caution?: string): Worked => ({
   caution
 });
 
+/** The limit of an accumulation test: working pressure and a tenth, unless the club's regime says otherwise. */
 const accumulationLine = (f: FitOut) =>
   line(
     'limit',
     'pressure',
     times(given('working pressure', f.workingPressure, 'pressure', 'fit-out'), given('and a tenth', 1.1, 'ratio', 'rule of the club'))
   );
-/** The limit of an accumulation test: working pressure and a tenth, unless the club's regime says otherwise. */
-export const accumulationLimit = (f: FitOut): Gauge => accumulationLine(f).result.value as Gauge;
 
 /** The figures that follow from an engine's fit-out alone, each with its working. What to fill to needs its fire too: see plan. */
 export function figures(f: FitOut): Figure[] {

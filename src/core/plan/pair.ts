@@ -56,7 +56,7 @@ export function fuelAndWater(
   const reaches = given('share that reaches the water', by.efficiency, 'share', 'class default');
   const heat = given('heat of the fuel', by.heat, 'heat of fuel', 'class default');
   const losses = given('losses at working pressure', plant.vessel.loss * (s.T - ambient), 'power', 'class default');
-  const filled = given('water filled in', kg, 'mass', 'measured');
+  const filled = given('water filled in', kg, 'mass', 'geometry');
   const boiling = given('heat of evaporation', s.hg - s.hf, 'heat of fuel', 'steam tables');
   const forSteam = line('left for steam', 'power', minus(times(power, reaches), losses));
   const net = forSteam.result.value;
@@ -71,7 +71,7 @@ export function fuelAndWater(
   const allowed = line(
     'may boil away',
     'mass',
-    times(filled, minus(given('all of it', 1, 'share', 'measured'), given('reserve', reserve, 'share', 'rule of the club')))
+    times(filled, minus(given('all of it', 1, 'share', 'rule of the club'), given('reserve', reserve, 'share', 'rule of the club')))
   );
   const time = line('runs', 'time', over(times(above(allowed), boiling), above(forSteam)));
   const largest = line('largest charge', 'mass', plus(above(raising), over(times(power, above(time)), heat)));

@@ -440,7 +440,13 @@ describe('what to fill to', () => {
       const fuel = (running: number) => quantitiesFor(f, plant, dayOf({ running }), level).find((q) => q.key === 'fuel')!.worked.value;
       const { fire } = plant;
       if (fire.with === 'gas') {
-        const { seconds } = heatUp(plant, { fill: fillOf(level, plant), power: fire.power, efficiency: fire.efficiency });
+        const { seconds } = heatUp(plant, {
+          fill: fillOf(level, plant),
+          power: fire.power,
+          efficiency: fire.efficiency,
+          start: dayOf().water,
+          ambient: dayOf().air
+        });
         expect(fuel(0)).toBeCloseTo((1.2 * fire.power * seconds) / 46e6, 6);
         // What can be fed, or is run within one fill, burns by its running on top of that.
         expect(fuel(10) - fuel(0)).toBeGreaterThanOrEqual((1.2 * 0.8 * fire.power * 600) / 46e6 - 1e-9);

@@ -53,7 +53,7 @@ const working = 0.45;
 export function quantitiesFor(
   fitOut: FitOut,
   plant: Plant,
-  plan: Pick<DayPlan, 'running' | 'wants'>,
+  plan: Pick<DayPlan, 'running' | 'water' | 'air'>,
   level: Level,
   past: readonly Used[] = []
 ): Need[] {
@@ -63,26 +63,30 @@ export function quantitiesFor(
   const fill = given('first fill', fillOf(level, plant), 'volume', 'geometry');
   const used = given('share used in ordinary running', working, 'share', 'class default');
   const made = given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default');
+  const coldWeight = given('weight of cold water', 1000, 'density', 'steam tables');
+  // The same water and air as the pair and the raise begin with.
+  const begins = { fill: fill.value, start: plan.water, ambient: plan.air };
   const fed = fitOut.feeds.some((f) => f.plumbed && f.kind !== 'bottle');
   // What cannot be fed is filled again for each run.
-  const lasts = given(
-    'running on one fill',
-    fitOut.runLimit ?? Math.max(300, (0.45 * fill.value * 1000) / plant.ratedSteam),
-    'time',
-    fitOut.runLimit ? 'fit-out' : 'class default'
-  );
+  const lasts = fitOut.runLimit
+    ? undefined
+    : line(
+        'running on one fill',
+        'time',
+        greater(
+          given('five minutes', 300, 'time', 'class default'),
+          over(times(fill, given('part that may go', 0.45, 'share', 'class default'), coldWeight), made)
+        )
+      );
+  const oneRun = lasts ? above(lasts) : given('running on one fill', fitOut.runLimit ?? 0, 'time', 'fit-out');
   const fillings = line(
     'fillings',
     'count',
-    greater(given('one at the least', 1, 'count', 'rule of the club'), roundedUp(over(running, lasts)))
+    greater(given('one at the least', 1, 'count', 'rule of the club'), roundedUp(over(running, oneRun)))
   );
   const fills = fed ? 1 : fillings.result.value;
   if (fed) {
-    const boiled = line(
-      'evaporated while running',
-      'volume',
-      over(times(running, made, used), given('weight of cold water', 1000, 'density', 'steam tables'))
-    );
+    const boiled = line('evaporated while running', 'volume', over(times(running, made, used), coldWeight));
     const end = line('filling the glass at the end', 'volume', times(fill, given('part fed at the end', 0.3, 'share', 'class default')));
     const down = fitOut.blowDown
       ? line(
@@ -98,7 +102,7 @@ export function quantitiesFor(
       need(
         'water',
         `Water: ${fitOut.water.kind}`,
-        [fillings, line('for the day', 'volume', times({ ...fill, name: 'one fill' }, above(fillings)))],
+        [...(lasts ? [lasts] : []), fillings, line('for the day', 'volume', times(fill, above(fillings)))],
         fills > 1
           ? 'A fill for each run, with time to cool between: nothing is fed under pressure.'
           : 'Nothing is fed under pressure: each further run needs another fill.'
@@ -164,7 +168,7 @@ export function quantitiesFor(
     );
   } else if (fire.with === 'gas') {
     // Every filling is brought to pressure, at full power; running takes about four fifths of it.
-    const { seconds } = heatUp(plant, { fill: fill.value, power: fire.power, efficiency: fire.efficiency });
+    const { seconds } = heatUp(plant, { ...begins, power: fire.power, efficiency: fire.efficiency });
     const gas = line(
       'for the day',
       'mass',
@@ -202,7 +206,7 @@ export function quantitiesFor(
       )
     );
   } else if (fire.with === 'spirit') {
-    const { seconds } = heatUp(plant, { fill: fill.value, power: fire.charge / fire.burns, efficiency: fire.efficiency });
+    const { seconds } = heatUp(plant, { ...begins, power: fire.charge / fire.burns, efficiency: fire.efficiency });
     const each = given('fillings', fills, 'count', 'class default');
     const charges = line(
       'charges',

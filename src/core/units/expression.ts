@@ -20,8 +20,7 @@ const ops = {
   '÷': { of: (v) => v.reduce((a, b) => a / b), said: between('÷'), binds: 2 },
   'whole, rounded up': { of: ([x]) => Math.ceil(x!), said: ([x]) => `${x} rounded up`, binds: 3 },
   'whole, rounded down': { of: ([x]) => Math.floor(x!), said: ([x]) => `${x} rounded down`, binds: 3 },
-  'the greater': { of: (v) => Math.max(...v), said: (parts) => `the greater of ${parts.join(' and ')}`, binds: 0 },
-  'the lesser': { of: (v) => Math.min(...v), said: (parts) => `the lesser of ${parts.join(' and ')}`, binds: 0 }
+  'the greater': { of: (v) => Math.max(...v), said: (parts) => `the greater of ${parts.join(' and ')}`, binds: 0 }
 } satisfies Record<string, Row>;
 export type Op = keyof typeof ops;
 
@@ -76,4 +75,3 @@ export const over = op('÷');
 export const roundedUp = op('whole, rounded up');
 export const roundedDown = op('whole, rounded down');
 export const greater = op('the greater');
-export const lesser = op('the lesser');

@@ -1,6 +1,7 @@
 <script lang="ts">
   // What is wrong with an engine now, what it forbids, and a form for another.
   import { enhance } from '$app/forms';
+  import { keepTyped } from '../form/keep-typed';
   import { forbids } from '$core/log';
   import { Button, Modal, Select, SelectItem, TextArea } from 'carbon-components-svelte';
 
@@ -48,14 +49,7 @@
 
 <Modal bind:open passiveModal modalHeading="Raise a fault">
   {#if open}
-    <form
-      method="POST"
-      action="?/fault"
-      class="stack"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" action="?/fault" class="stack" use:enhance={keepTyped}>
       <TextArea labelText="What is wrong, and where" name="text" rows={3} maxlength={2000} required />
       <Select labelText="Until it is fixed" name="forbids" selected="nothing"
         >{#each Object.entries(forbids).reverse() as [key, word] (key)}<SelectItem value={key} text={word} />{/each}</Select

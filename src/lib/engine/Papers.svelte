@@ -1,6 +1,7 @@
 <script lang="ts">
   // An engine's papers: the newest of each kind with how long it lasts, and a form for another.
   import { enhance } from '$app/forms';
+  import { keepTyped } from '../form/keep-typed';
   import { paperKinds } from '$core/engine';
   import { Button, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import DayField from '../form/DayField.svelte';
@@ -59,14 +60,7 @@
 
 <Modal bind:open passiveModal modalHeading="Add a paper">
   {#if open}
-    <form
-      method="POST"
-      action="?/paper"
-      class="stack"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" action="?/paper" class="stack" use:enhance={keepTyped}>
       <Select labelText="Kind" name="kind"
         >{#each paperKinds as kind (kind)}<SelectItem value={kind} text={kind} />{/each}</Select
       >

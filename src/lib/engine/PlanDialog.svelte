@@ -1,6 +1,7 @@
 <script lang="ts">
   // When it is wanted in steam: enough for a first day sheet.
   import { enhance } from '$app/forms';
+  import { keepTyped } from '../form/keep-typed';
   import { dayAfter, isoDayIn } from '$core/units';
   import { Button, Modal, TextInput } from 'carbon-components-svelte';
   import DayField from '../form/DayField.svelte';
@@ -13,14 +14,7 @@
 </script>
 
 <Modal bind:open passiveModal modalHeading="Plan a steaming of {name}">
-  <form
-    method="POST"
-    action="?/plan"
-    class="stack"
-    use:enhance={() =>
-      ({ update }) =>
-        update({ reset: false })}
-  >
+  <form method="POST" action="?/plan" class="stack" use:enhance={keepTyped}>
     <DayField label="Wanted in steam on" name="day" value={tomorrow} />
     <TimeField label="At" name="clock" minutes={11 * 60} />
     <TextInput labelText="What it is wanted for" name="purpose" maxlength={60} placeholder="First train, demonstration, steam test" />

@@ -16,7 +16,7 @@
     saveWord,
     onsave
   }: { fitOut: FitOut; saveWord: string; onsave: (fitOut: FitOut) => Promise<{ problems: Problem[] } | void> } = $props();
-  let document = $state(untrack(() => structuredClone(fitOut))) as unknown as Record<string, unknown>;
+  let document: Record<string, unknown> = $state(untrack(() => structuredClone({ ...fitOut })));
   let section = $state(0);
   let refused = $state<Problem[]>([]);
   let saving = $state(false);

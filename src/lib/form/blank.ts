@@ -28,7 +28,8 @@ export function blank(field: Field): unknown {
 /** Another case of a union, taken from a pattern that has it where there is one: dimensions that fit together. */
 export function caseOf(field: Extract<Field, { type: 'union' }>, name: string): unknown {
   const at = Object.entries(fitOutField.fields).find(([, f]) => f === field)?.[0];
-  const like =
-    at && patterns.map((p) => (p.fitOut as unknown as Record<string, Record<string, unknown>>)[at]!).find((v) => v[field.by] === name);
+  const like = patterns
+    .map(({ fitOut }) => Object.entries<unknown>({ ...fitOut }).find(([key]) => key === at)?.[1])
+    .find((v) => typeof v === 'object' && v !== null && Object.entries(v).some(([key, value]) => key === field.by && value === name));
   return like ? structuredClone(like) : { [field.by]: name, ...(blank(field.cases[name]!) as object) };
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import { keepTyped } from '$lib/form/keep-typed';
   import SignOut from '$lib/sheet/SignOut.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { zoneWords } from '$core/units';
@@ -51,14 +52,7 @@
     <section class="box pad">
       <h2 class="heading">Your units</h2>
       <p class="second">What you read in. What is stored does not change.</p>
-      <form
-        method="POST"
-        action="?/units"
-        class="stack"
-        use:enhance={() =>
-          ({ update }) =>
-            update({ reset: false })}
-      >
+      <form method="POST" action="?/units" class="stack" use:enhance={keepTyped}>
         {#each kinds as [key, name, options] (key)}
           <Select labelText={name} name={key} selected={data.member?.units[key]}
             >{#each options as o (o)}<SelectItem value={o} text={words[o] ?? o} />{/each}</Select
@@ -98,14 +92,7 @@
           )}.
         </p>
         {#if data.rights.includes('set the clock')}
-          <form
-            method="POST"
-            action="?/zone"
-            class="stack"
-            use:enhance={() =>
-              ({ update }) =>
-                update({ reset: false })}
-          >
+          <form method="POST" action="?/zone" class="stack" use:enhance={keepTyped}>
             <TextInput
               labelText="Time zone"
               name="zone"
