@@ -1,4 +1,4 @@
-import { Refusal, type RefusalCode } from '$core/units';
+import { isDay, Refusal, type RefusalCode } from '$core/units';
 import { error, fail, json } from '@sveltejs/kit';
 import Joi from 'joi';
 import { allowed, type Member, type Right } from './members';
@@ -103,8 +103,7 @@ function whereInJson(text: string, message: string): string {
 /** A day as 2026-06-13. (Joi's own isoDate turns it into a moment.) */
 export const isoDay = (sentence: string) =>
   Joi.string()
-    .pattern(/^\d{4}-\d\d-\d\d$/)
-    .custom((day: string, helpers) => (Number.isNaN(Date.parse(day)) ? helpers.error('any.invalid') : day))
+    .custom((day: string, helpers) => (isDay(day) ? day : helpers.error('any.invalid')))
     .messages({ '*': sentence });
 
 /** Input as a schema takes it. @throws Refusal with the first field that is wrong and its sentence */

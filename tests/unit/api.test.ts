@@ -38,6 +38,13 @@ describe.skipIf(!url)('the API', () => {
     expect((await owner.post(entries(), batch)).body.stored).toBe(0);
   });
 
+  it('a day that no calendar has is refused with a sentence, not asked of the database', async () => {
+    const { status, body } = await owner.get('/logbook?from=2026-02-31');
+    expect(status).toBe(200);
+    expect(body).toContain('Give the day as 2026-06-13.');
+    expect((await owner.get('/logbook?from=2026-02-28')).body).not.toContain('Give the day as');
+  });
+
   it('a batch with one bad entry stores the good ones and names the bad one', async () => {
     const bad = { ...note('x'), body: { words: 'x' } };
     const answer = await owner.post(entries(), { entries: [note('good'), bad, note('also good')] });
