@@ -33,6 +33,7 @@ const storeys = [
   'engine',
   'firing',
   'boiler',
+  'sums',
   'procedure',
   'log',
   'watch',

@@ -6,8 +6,9 @@ import { needleSpread } from '../src/core/forecast';
 import { add, type Bodies, type Context, type Entry, fold, glassReading, type Kind, type Log, standing } from '../src/core/log';
 import { timeOrderedId } from '../src/core/log/id';
 import { compose, type Step } from '../src/core/procedure';
-import { startingSum, withFill } from '../src/core/plan';
+import { withFill } from '../src/core/plan';
 import { waterVolume } from '../src/core/steam';
+import { startingSum } from '../src/core/sums';
 import { psi } from '../src/core/units';
 import { due, glance, inSteam } from '../src/core/watch';
 import { oddly } from './raised';
@@ -43,7 +44,7 @@ const minute = 60_000;
 export function tell(fitOut: FitOut, day: Day): Log {
   const luck = chance(day.seed);
   const plain = plantOf(fitOut);
-  const context: Context = { fitOut, procedure: withFill(compose(fitOut), startingSum(fitOut, plain), plain), keeper: day.keeper };
+  const context: Context = { fitOut, procedure: withFill(compose(fitOut), startingSum({ fitOut, plant: plain }), plain), keeper: day.keeper };
   let log = fold(context, []);
   let now = day.begins;
   const over = () => day.until !== undefined && now > day.until;
@@ -61,7 +62,7 @@ export function tell(fitOut: FitOut, day: Day): Log {
   const plant = plantOf(fitOut, oddly(fitOut, day.own ?? {}));
   const k = keeper(plant, { look: luck.between(15, 30), changeover: Infinity });
   const { set } = k;
-  const cold = fitOut.glasses.length ? Math.min(0.9, Math.max(0.05, startingSum(fitOut, plant).fill.value + luck.between(-0.03, 0.04))) : 0;
+  const cold = fitOut.glasses.length ? Math.min(0.9, Math.max(0.05, startingSum({ fitOut, plant }).fill.value + luck.between(-0.03, 0.04))) : 0;
   let boiler: Working | undefined;
   let simulated = 0;
   /** The boiler as it is now: stepped on from where it was last looked at. */

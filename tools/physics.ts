@@ -3,6 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { plantOf, raise, usualFill } from '../src/core/boiler';
 import { patterns } from '../src/core/engine';
+import { sums } from '../src/core/sums';
 
 /** What ordinary raisings of a class take, min, from general practice: the model must land inside. */
 const plausible: Record<string, [low: number, high: number, from: number, as: string]> = {
@@ -44,11 +45,30 @@ export const raiseTable = (rows: readonly Row[]): string =>
     )
   ].join('\n');
 
-/** A document with what stands between its markers made anew. */
-export const withTable = (document: string, table: string): string =>
-  document.replace(/(<!-- raise times -->\n)[\s\S]*?(\n<!-- end -->)/, (_, from: string, to: string) => from + table + to);
+const shown = { engine: 'with the engine’s figures', day: 'on its day sheets', asked: 'where somebody asks' } as const;
+
+/** Every sum of the registry: what it is asked with, and the lines of its working for the first engine that asks for it. */
+export const sumsTable = (): string =>
+  [
+    '| sum | shown | asked with | worked as |',
+    '|---|---|---|---|',
+    ...sums.map((s) => {
+      const engine = patterns.map(({ fitOut }) => ({ fitOut, plant: plantOf(fitOut) })).find((e) => s.when?.(e) ?? true)!;
+      const { steps } = s.work(s.usual(engine), engine);
+      const inputs = Object.values(s.inputs.fields).map((f) => f.label.toLowerCase());
+      return `| ${s.name} | ${shown[s.on]} | ${inputs.join(', ') || 'nothing'} | ${steps.map((l) => l.formula).join('; ')} |`;
+    })
+  ].join('\n');
+
+/** A document with the tables between its markers made anew. */
+export const withTables = (document: string, tables: Readonly<Record<string, string>>): string =>
+  Object.entries(tables).reduce(
+    (text, [name, table]) =>
+      text.replace(new RegExp(`(<!-- ${name} -->\\n)[\\s\\S]*?(\\n<!-- end -->)`), (_, from: string, to: string) => from + table + to),
+    document
+  );
 
 if (process.argv[1] === import.meta.filename) {
   const file = resolve('docs/physics.md');
-  writeFileSync(file, withTable(readFileSync(file, 'utf8'), raiseTable(raiseRows())));
+  writeFileSync(file, withTables(readFileSync(file, 'utf8'), { 'raise times': raiseTable(raiseRows()), sums: sumsTable() }));
 }

@@ -2,8 +2,9 @@ import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
 import { barsOf, barsPassengers } from '$core/faults';
 import { fold, litAt } from '$core/log';
-import { type DayPlan, startingSum, withFill } from '$core/plan';
+import { type DayPlan, withFill } from '$core/plan';
 import { compose } from '$core/procedure';
+import { startingSum } from '$core/sums';
 import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
 import { inClub } from './database';
 import { allowed, type Member } from './members';
@@ -67,8 +68,7 @@ export async function startSteaming(
     const id = planned?.id ?? newId();
     // Filled by the day's own water and air where there is a day sheet: the step, the sheet and the drawn glass name one level.
     const plant = plantOf(row.fitOut);
-    const { water: fillAt, air: ambient } = planned?.plan ?? {};
-    const level = startingSum(row.fitOut, plant, { ...(fillAt ? { fillAt } : {}), ...(ambient ? { ambient } : {}) });
+    const level = startingSum({ fitOut: row.fitOut, plant }, planned?.plan ?? undefined);
     const procedure = withFill(compose(row.fitOut), level, plant);
     if (planned)
       await tx`update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fitOut)}, procedure = ${json(tx, procedure)},

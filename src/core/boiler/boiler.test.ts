@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { type FitOut, patterns } from '../engine';
 import { type Bed, drop, fuelOn, gasHeat, light, rake } from '../firing';
-import { raiseRows, raiseTable, withTable } from '../../../tools/physics';
+import { raiseRows, raiseTable, withTables } from '../../../tools/physics';
 import { boilingAt, emptyRow, saturationAt, saturationAtGauge, saturationRow } from '../steam';
 import { type Gauge, standardAtmosphere } from '../units';
 import {
@@ -307,7 +307,7 @@ describe('raising steam', () => {
     }
     expect(rows).toHaveLength(patterns.length);
     const document = readFileSync('docs/physics.md', 'utf8');
-    expect(withTable(document, raiseTable(rows))).toBe(document);
+    expect(withTables(document, { 'raise times': raiseTable(rows) })).toBe(document);
   });
 
   it('is put out of reach by burnt-out tablets, and says so', () => {

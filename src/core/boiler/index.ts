@@ -1,4 +1,6 @@
+export * from './energy';
 export * from './flow';
+export * from './parameters';
 export * from './plant';
 export * from './practice';
 export * from './raising';

@@ -30,7 +30,10 @@ export interface Raising {
  * @param T of the water, K
  */
 export function usualFill(f: FitOut, plant: Plant, T = 288.15): number {
-  return (f.glasses.length ? waterAtGlass(plant.vessel, coldFor(f, f.levels.wanted).glass, T) : (f.fill ?? 0)) / waterVolume(T);
+  return (
+    (f.glasses.length ? waterAtGlass(plant.vessel, coldFor(f, f.levels.wanted).glass, T) : (f.fill ?? 0.6 * plant.vessel.room)) /
+    waterVolume(T)
+  );
 }
 
 /**

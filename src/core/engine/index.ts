@@ -1,4 +1,3 @@
-export * from './figures';
 export * from './fit-out';
 export * from './geometry';
 export * from './levels';

@@ -1,5 +1,3 @@
-export * from './dip';
-export * from './energy';
 export * from './heating';
 export * from './follow';
 export * from './live';

@@ -1,8 +1,9 @@
 import type { Plant } from '../boiler';
 import type { FitOut } from '../engine';
 import type { Log, State } from '../log';
+import { coldWater } from '../steam';
+import { dip } from '../sums';
 import { isLevel, psi } from '../units';
-import { dip } from './dip';
 import { fedOf, follow, type Following, following, tankWater } from './follow';
 import type { Heating } from './heating';
 import { ahead, type Band, copyRaise, runTo } from './raise';
@@ -123,13 +124,17 @@ function watchedOf(f: Following, fitOut: FitOut, state: State, now: number): Pic
   const cost =
     slug === undefined
       ? undefined
-      : dip(plant, {
-          water: slug,
-          gauge: glass!.gauge,
-          kg: 0.1 * slug,
-          feedAt: tankWater,
-          heat: Math.exp(heating.lnHeat + (plant.sustains ? heating.lnBoost : 0))
-        });
+      : dip(
+          {
+            water: slug,
+            gauge: glass!.gauge,
+            fed: 0.1 * slug,
+            feedAt: tankWater,
+            heat: Math.exp(heating.lnHeat + (plant.sustains ? heating.lnBoost : 0)),
+            air: coldWater
+          },
+          { plant }
+        );
   return {
     ...(cost ? { dip: { kg: 0.1 * slug!, after: cost.after, recovers: cost.recovers }, pressure: glass!.gauge } : {}),
     ...(water ? { water: ms(water) } : {}),

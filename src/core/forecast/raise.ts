@@ -1,7 +1,6 @@
 import { boilingAt } from '../steam';
-import type { Plant } from '../boiler';
+import { type Plant, airLeft, energyAt, type EnergyTable, energyTable, needleAt, spaceAt, temperatureAt } from '../boiler';
 import { chance, type Chance } from '../chance';
-import { airLeft, energyAt, type EnergyTable, energyTable, needleAt, spaceAt, temperatureAt } from './energy';
 import type { Heating } from './heating';
 
 /**

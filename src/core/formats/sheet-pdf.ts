@@ -159,7 +159,7 @@ export function sheetPdf({
               ...(level.refused ? [{ text: level.refused, bold: true }] : []),
               head('Quantities'),
               ...whole.needs.map((n) =>
-                box(`${n.what}: ${printText(n.worked.value, n.worked.kind as Quantity, units)}`, plan.packed.includes(n.key))
+                box(`${n.name}: ${printText(n.worked.value, n.worked.kind as Quantity, units)}`, plan.packed.includes(n.key))
               ),
               head('Kit to pack'),
               ...whole.kit.map((k) => box(printMarks(k.what, units), plan.packed.includes(k.what.slice(0, 120))))

@@ -1,5 +1,4 @@
-import type { Plant } from '../boiler';
-import { energyAt, energyTable } from '../forecast';
+import { type Plant, energyAt, energyTable } from '../boiler';
 import { boilingAt } from '../steam';
 import { standardAtmosphere } from '../units';
 import type { Past } from './past';

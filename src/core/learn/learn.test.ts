@@ -1,21 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { asPast, oddities, raised } from '../../../demo/raised';
-import { plantOf, usualFill } from '../boiler';
+import { plantOf, usualFill, energyAt, energyTable, temperatureAt } from '../boiler';
 import { chance } from '../chance';
 import { patterns } from '../engine';
-import {
-  ahead,
-  bandOf,
-  blowerOn,
-  classHeating,
-  energyAt,
-  energyTable,
-  type Heating,
-  heatingOf,
-  observe,
-  startRaise,
-  temperatureAt
-} from '../forecast';
+import { ahead, bandOf, blowerOn, classHeating, type Heating, heatingOf, observe, startRaise } from '../forecast';
 import { psi } from '../units';
 import { chaptersOf, heatingFrom, learn, type Told } from '.';
 

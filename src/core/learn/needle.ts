@@ -1,5 +1,5 @@
-import type { Plant } from '../boiler';
-import { airLeft, energyAt, type EnergyTable, needleAt, needleSpread, spaceAt, temperatureAt } from '../forecast';
+import { type Plant, airLeft, energyAt, type EnergyTable, needleAt, spaceAt, temperatureAt } from '../boiler';
+import { needleSpread } from '../forecast';
 import { psi, standardAtmosphere } from '../units';
 import type { Past } from './past';
 

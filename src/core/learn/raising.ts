@@ -1,5 +1,5 @@
-import type { Plant } from '../boiler';
-import { energyTable, type Heating } from '../forecast';
+import { type Plant, energyTable } from '../boiler';
+import { type Heating } from '../forecast';
 import { missesOfNeedle, needles } from './needle';
 import type { Past } from './past';
 import { leastSquares } from './squares';

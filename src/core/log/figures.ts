@@ -1,23 +1,12 @@
-import type { Figure, Worked } from '../units';
+import { type Figure, given, line, minus, over, workedFrom, type Worked } from '../units';
 import type { Log } from './fold';
 import { litAt, upAt } from './summary';
 
-/** A moment for whoever prints it, by the club's clock. */
-const at = (iso: string) => `{at:${Date.parse(iso)}}`;
-
 /** A span between two entries of the log, s. */
-const between = (name: string, from: string, to: string, words: string): Worked => ({
-  value: (Date.parse(to) - Date.parse(from)) / 1000,
-  kind: 'time',
-  sure: 'measured',
-  steps: [
-    {
-      formula: `${words}: from ${at(from)} to ${at(to)}`,
-      inputs: [],
-      result: { name, value: (Date.parse(to) - Date.parse(from)) / 1000, kind: 'time' }
-    }
-  ]
-});
+const between = (name: string, from: readonly [string, string], to: readonly [string, string], caution?: string): Worked => {
+  const [first, last] = [from, to].map(([what, iso]) => given(what, Date.parse(iso) / 1000, 'moment', 'measured'));
+  return workedFrom([line(name, 'time', minus(last!, first!))], 'measured', caution);
+};
 
 /** The figures of a record that were worked out from its log, for whoever wants to see how. */
 export function recordFigures(log: Log): Figure[] {
@@ -28,34 +17,38 @@ export function recordFigures(log: Log): Figure[] {
     figures.push({
       key: 'raise',
       name: 'Raise',
-      worked: {
-        ...between('raise', lit, up, 'from the match to the first pressure logged at 95 % of working pressure or more'),
-        caution: 'As close as the readings stand together: the pressure may have been there before it was looked at.'
-      }
+      worked: between(
+        'raise',
+        ['match', lit],
+        ['first pressure logged at 95 % of working pressure or more', up],
+        'As close as the readings stand together: the pressure may have been there before it was looked at.'
+      )
     });
   if (lit && out && out > lit)
-    figures.push({ key: 'steam', name: 'In steam', worked: between('in steam', lit, out, 'from the match to the fire seen to be out') });
-  if (state.highest)
+    figures.push({ key: 'steam', name: 'In steam', worked: between('in steam', ['match', lit], ['fire seen to be out', out]) });
+  if (state.highest) {
+    const { value, at } = state.highest;
+    const highest = line('highest pressure seen', 'pressure', given('greatest of the pressures logged', value, 'pressure', 'measured'));
     figures.push({
       key: 'highest',
       name: 'Highest pressure seen',
-      worked: {
-        value: state.highest.value,
-        kind: 'pressure',
-        sure: 'measured',
-        steps: [
-          {
-            formula: `the greatest of the pressures logged, at ${at(state.highest.at)}, against the working pressure`,
-            inputs: [{ name: 'working pressure', value: context.fitOut.workingPressure, kind: 'pressure', from: 'fit-out' }],
-            result: {
-              name: 'share of working pressure',
-              value: (state.highest.value / context.fitOut.workingPressure) * 100,
-              kind: 'percent'
-            }
-          }
+      worked: workedFrom(
+        [
+          line('seen at', 'moment', given('time of that entry', Date.parse(at) / 1000, 'moment', 'measured')),
+          line(
+            'share of working pressure',
+            'share',
+            over(
+              given('greatest of the pressures logged', value, 'pressure', 'measured'),
+              given('working pressure', context.fitOut.workingPressure, 'pressure', 'fit-out')
+            )
+          ),
+          highest
         ],
-        caution: 'What was looked at and logged. The gauge may have stood higher between.'
-      }
+        'measured',
+        'What was looked at and logged. The gauge may have stood higher between.'
+      )
     });
+  }
   return figures;
 }

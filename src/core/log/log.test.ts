@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { patterns } from '../engine';
 import { compose } from '../procedure';
-import { psi, usualUnits } from '../units';
+import { evaluate, psi, usualUnits } from '../units';
 import { tell } from '../../../demo/story';
 import { checkEntry } from './check';
 import { timeOrderedId } from './id';
@@ -370,14 +370,19 @@ describe('what a finished steaming leaves', () => {
   it('the summary and the figures come from the same two moments, and each figure shows them', () => {
     const summary = summarise(told);
     const by = Object.fromEntries(recordFigures(told).map((f) => [f.key, f.worked]));
-    expect(by.raise!.value).toBe(summary.raise);
-    expect(by.steam!.value).toBe(summary.inSteam);
+    expect(by.raise!.value).toBeCloseTo(summary.raise!, 3);
+    expect(by.steam!.value).toBeCloseTo(summary.inSteam!, 3);
     expect(by.highest!.value).toBe(summary.highest);
     expect(summary.raise).toBeGreaterThan(10 * 60);
     expect(summary.skipped).toBe(1);
     expect(summary.missed).toBe(0);
     const lit = told.entries.find((e) => e.kind === 'tick' && e.body.step === 'match')!;
-    expect(by.raise!.steps[0]!.formula).toContain(`{at:${Date.parse(lit.at)}}`);
+    expect(by.raise!.steps[0]!.inputs.map((i) => i.value)).toContain(Date.parse(lit.at) / 1000);
+    // Each figure is the sum under it, done again.
+    for (const { steps, value } of Object.values(by)) {
+      for (const s of steps) expect(s.result.value).toBe(evaluate(s.sum!));
+      expect(steps.at(-1)!.result.value).toBe(value);
+    }
     expect(recordFigures(fold(context, []))).toEqual([]);
   });
 

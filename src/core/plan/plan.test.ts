@@ -1,32 +1,26 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { plantOf, usualFill, waterAtGlass } from '../boiler';
-import { coldFor, type FitOut, hotFor, patterns } from '../engine';
-import { classHeating, dip, glassWhen, waterIn, waterOut } from '../forecast';
+import { plantOf, usualFill } from '../boiler';
+import { coldFor, type FitOut, patterns } from '../engine';
+import { classHeating, glassWhen, waterIn, waterOut } from '../forecast';
 import { compose } from '../procedure';
+import { fillOf, startingSum, sumsOn } from '../sums';
 import { mark, printGlass, psi } from '../units';
 import {
   daySheet,
   type DayPlan,
-  fillFigures,
-  fillOf,
-  fuelAndWater,
   kitFor,
   minutesAfter,
-  needsPair,
   planRaise,
   planWhole,
-  quantitiesFor,
   replan,
   schedule,
-  startingSum,
   type Task,
   together,
   usualPlan,
   withFill
 } from '.';
 import { checkPlan, readablePlan } from './check';
-import { heatUp } from './heat-up';
 
 const patternOf = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
 const clock = (time: string) => Date.parse(`2026-06-13T${time}:00Z`);
@@ -370,57 +364,12 @@ describe('schedules', () => {
   });
 });
 
-describe('what to fill to', () => {
-  it.each(patterns.map((p) => [p.fitOut.name, p.fitOut] as const))('%s: floor, gap, tests and ceiling agree', (_, fitOut) => {
-    const plant = plantOf(fitOut);
-    const level = startingSum(fitOut, plant);
-    expect(level.refused).toBeUndefined();
-    expect(level.least).toBeLessThan(level.fill.value);
-    expect(level.fill.value).toBeLessThanOrEqual(level.most + 1e-9);
-    if (level.fill.kind !== 'glass') return;
-    // Hot, with the gap and the tests gone, it stands between the lowest running level and the ceiling.
-    const hot = hotFor(fitOut, level.fill.value, { used: level.gap.kg + level.tests });
-    expect(hot).toBeGreaterThan(fitOut.levels.lowest);
-    expect(hot).toBeLessThan(fitOut.levels.ceiling + 0.01);
-    expect(fillOf(level, plant)).toBeCloseTo(waterAtGlass(plant.vessel, level.fill.value, 288.15), 9);
-  });
-
-  it('asks for more when the first feed needs the engine turning, and says so when no level does', () => {
-    const tender = patternOf('tender');
-    const pump = { ...tender, feeds: tender.feeds.filter((f) => f.turning) };
-    expect(startingSum(pump, plantOf(pump)).gap.kg).toBeGreaterThan(startingSum(tender, plantOf(tender)).gap.kg);
-    const leaks = { ...pump, levels: { lowest: 0.9, wanted: 0.92, ceiling: 0.95 } };
-    expect(startingSum(leaks, plantOf(leaks, { leak: 1.5e-6 })).refused).toContain('over the top nut');
-  });
-
-  it('pairs fuel with water, and refuses with its arithmetic what outlasts it', () => {
-    const plant = plantOf(rail);
-    expect([rail, tin, skater].every(needsPair)).toBe(true);
-    expect(needsPair(hen)).toBe(false);
-    const pair = fuelAndWater(rail, plant, { fill: rail.fill! });
-    if (!('charge' in pair)) throw new Error(pair.refused);
-    // By hand: the charge's heat in the water is what raises it, what it loses, and what boils two thirds of it away.
-    const fire = plant.fire as { power: number; efficiency: number };
-    const boils = (pair.runs * (fire.power * fire.efficiency - plant.vessel.loss * 126)) / 2.13e6;
-    expect(boils).toBeGreaterThan(0.6 * rail.fill! * 1000);
-    expect(boils).toBeLessThan(0.7 * rail.fill! * 1000);
-    const canister = fuelAndWater(rail, plant, { fill: rail.fill!, charge: 0.035 });
-    if (!('refused' in canister)) throw new Error('a full canister outlasts the water');
-    expect(canister.refused).toMatch(/outlasts the water: \{mass:0\.035\}/);
-    expect(canister.worked.steps.length).toBeGreaterThan(3);
-    const none = fuelAndWater(tin, plantOf(tin), { fill: 4e-6 });
-    expect('refused' in none && none.refused).toContain('There is no charge that does');
-    const unfed = { ...hen, feeds: hen.feeds.map((f) => ({ ...f, plumbed: false })) };
-    expect(needsPair(unfed)).toBe(true);
-    const coal = fuelAndWater(unfed, plantOf(unfed), { fill: 0.02 });
-    expect('refused' in coal && coal.refused).toContain('no feed that works under pressure');
-  });
-
+describe('what a whole sheet says', () => {
   it('names one starting level wherever it is shown: the figure, its working, the step, the sheet', () => {
     for (const { fitOut } of patterns) {
       const plant = plantOf(fitOut);
-      const level = startingSum(fitOut, plant);
-      const figure = fillFigures(fitOut, plant).find((f) => f.key === 'start')!.worked;
+      const level = startingSum({ fitOut, plant });
+      const figure = sumsOn('engine', { fitOut, plant }).find((f) => f.key === 'start')!.worked;
       const whole = planWhole({ fitOut, procedure: compose(fitOut), fits: [], used: [] }, dayOf({ water: 288.15, air: 288.15 }));
       const said = whole.sheet.stations.find((s) => s.key === 'fill')!.what;
       expect(figure.value, fitOut.name).toBe(level.fill.value);
@@ -433,48 +382,7 @@ describe('what to fill to', () => {
     }
   });
 
-  it('what burns brings each filling to pressure and then runs: with no running at all there is still the raise', () => {
-    for (const f of [rail, skater, tin]) {
-      const plant = plantOf(f);
-      const level = startingSum(f, plant);
-      const fuel = (running: number) => quantitiesFor(f, plant, dayOf({ running }), level).find((q) => q.key === 'fuel')!.worked.value;
-      const { fire } = plant;
-      if (fire.with === 'gas') {
-        const { seconds } = heatUp(plant, {
-          fill: fillOf(level, plant),
-          power: fire.power,
-          efficiency: fire.efficiency,
-          start: dayOf().water,
-          ambient: dayOf().air
-        });
-        expect(fuel(0)).toBeCloseTo((1.2 * fire.power * seconds) / 46e6, 6);
-        // What can be fed, or is run within one fill, burns by its running on top of that.
-        expect(fuel(10) - fuel(0)).toBeGreaterThanOrEqual((1.2 * 0.8 * fire.power * 600) / 46e6 - 1e-9);
-      } else expect(fuel(0)).toBeGreaterThan(0);
-    }
-  });
-
-  it('a pair leaves a third of the water: what may go is two thirds of what was filled in', () => {
-    const pair = fuelAndWater(rail, plantOf(rail), { fill: 190e-6 });
-    const steps = ('charge' in pair ? pair.charge : pair.worked).steps;
-    const filled = steps.flatMap((s) => s.inputs).find((i) => i.name === 'water filled in')!.value;
-    expect(steps.find((s) => s.result.name === 'may boil away')!.result.value).toBeCloseTo((filled * 2) / 3, 9);
-  });
-
-  it('lists quantities from the engine’s past where there is one, and kit by its fit-out', () => {
-    const plant = plantOf(hen);
-    const level = startingSum(hen, plant);
-    const coal = (past: { fuel: number; inSteam: number }[]) =>
-      quantitiesFor(hen, plant, dayOf(), level, past).find((q) => q.key === 'fuel')!.worked;
-    expect(coal([{ fuel: 12, inSteam: 7200 }]).value).toBeGreaterThan(coal([]).value);
-    expect(
-      coal([{ fuel: 12, inSteam: 7200 }])
-        .steps.at(-1)!
-        .inputs.some((i) => i.from === 'learned')
-    ).toBe(true);
-    for (const { fitOut } of patterns)
-      for (const q of quantitiesFor(fitOut, plantOf(fitOut), dayOf(), startingSum(fitOut, plantOf(fitOut))))
-        expect(q.worked.value).toBeGreaterThan(0);
+  it('packs kit by the fit-out', () => {
     const kit = (f: FitOut) =>
       kitFor(f, compose(f))
         .map((k) => k.what)
@@ -528,20 +436,11 @@ describe('water while in steam', () => {
     expect(waterOut(plant, [], [], { now: 0, lowest: 0.25, usual: use })).toBeUndefined();
   });
 
-  it('foretells the glass at another pressure and the dip of a slug, and refuses a slug of nothing', () => {
+  it('foretells the glass at another pressure', () => {
     // A third, cold, is about 0.47 at 90 psi by expansion alone.
     const hot = glassWhen(plant, { glass: 1 / 3, gauge: 0 }, tender.workingPressure);
     const cold = coldFor(tender, hot).glass;
     expect(hot).toBeGreaterThan(0.4);
     expect(cold).toBeLessThan(1 / 3);
-    const slug = { water: 3.8, gauge: psi(80), kg: 0.3, feedAt: 288.15, heat: 4000 };
-    const d = dip(plant, slug);
-    expect(d.after / psi(1)).toBeGreaterThan(60);
-    expect(d.after / psi(1)).toBeLessThan(64);
-    // 0.3 kg to be warmed by 622 kJ a kilogram with 4 kW less losses.
-    expect(d.recovers).toBeGreaterThan((0.3 * 621.9e3) / 4000);
-    expect(dip(plant, { ...slug, heat: 100 }).recovers).toBe(Infinity);
-    expect(() => dip(plant, { ...slug, kg: 0 })).toThrow('how much is fed');
-    expect(() => dip(plant, { ...slug, kg: 9 })).toThrow('no room');
   });
 });

@@ -1,5 +1,5 @@
-import { type Plant, usualFill } from '../boiler';
-import { ahead, type Band, energyAt, type EnergyTable, type Heating, startRaise } from '../forecast';
+import { type Plant, usualFill, energyAt, type EnergyTable } from '../boiler';
+import { ahead, type Band, type Heating, startRaise } from '../forecast';
 import type { FitOut } from '../engine';
 import type { Procedure } from '../procedure';
 import { boilingAt } from '../steam';

@@ -5,9 +5,9 @@ import { type Fit, heatingFrom, widthFrom } from '../learn';
 import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
 import { type Kit, kitFor } from './kit';
-import { fillOf, type Level, startingSum, withFill } from './level';
-import { fuelAndWater, needsPair, type Pair } from './pair';
-import { type Need, quantitiesFor, type Used } from './quantities';
+import { fillOf, fuelAndWater, type Level, needsPair, type Pair, startingSum, sumsOn, type Used, usualReserve } from '../sums';
+import type { Figure } from '../units';
+import { withFill } from './fill';
 import { planRaise, type RaisePlan } from './raising';
 import { daySheet, keptUntil, type Sheet } from './sheet';
 import type { Busy } from './tasks';
@@ -33,7 +33,7 @@ export interface Whole {
   readonly level: Level;
   readonly fill: number;
   readonly pair?: Pair;
-  readonly needs: readonly Need[];
+  readonly needs: readonly Figure[];
   readonly kit: readonly Kit[];
 }
 
@@ -47,7 +47,7 @@ export function engineOf({ fitOut, fits, offs = [] }: Pick<Known, 'fitOut' | 'fi
 export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine = engineOf(known)): Whole {
   const { fitOut, used } = known;
   const { plant, heating } = engine;
-  const level = startingSum(fitOut, plant, { fillAt: plan.water, ambient: plan.air });
+  const level = startingSum({ fitOut, plant }, plan);
   const procedure = withFill(known.procedure, level, plant);
   const fill = fillOf(level, plant);
   const raise = planRaise(fitOut, procedure, plant, heating, { water: plan.water, air: plan.air });
@@ -57,8 +57,10 @@ export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine =
     heating,
     level,
     fill,
-    ...(needsPair(fitOut) ? { pair: fuelAndWater(fitOut, plant, { fill, start: plan.water, ambient: plan.air }) } : {}),
-    needs: quantitiesFor(fitOut, plant, plan, level, used),
+    ...(needsPair(fitOut)
+      ? { pair: fuelAndWater({ fill, charge: null, reserve: usualReserve, water: plan.water, air: plan.air }, { fitOut, plant }) }
+      : {}),
+    needs: sumsOn('day', { fitOut, plant, used }, { running: plan.running * 60, fill, water: plan.water, air: plan.air }),
     kit: kitFor(fitOut, procedure)
   };
 }

@@ -1,4 +1,4 @@
-import type { Kind, Source, WorkedInput, WorkedStep } from './worked';
+import type { Kind, Source, Worked, WorkedInput, WorkedStep } from './worked';
 
 /**
  * A sum as data: numbers with names, and what is done with them. The words of a working are printed from it and its value
@@ -20,6 +20,8 @@ const ops = {
   '÷': { of: (v) => v.reduce((a, b) => a / b), said: between('÷'), binds: 2 },
   'whole, rounded up': { of: ([x]) => Math.ceil(x!), said: ([x]) => `${x} rounded up`, binds: 3 },
   'whole, rounded down': { of: ([x]) => Math.floor(x!), said: ([x]) => `${x} rounded down`, binds: 3 },
+  'to the power of': { of: ([x, y]) => x! ** y!, said: between('to the power of'), binds: 2.5 },
+  'the lesser': { of: (v) => Math.min(...v), said: (parts) => `the lesser of ${parts.join(' and ')}`, binds: 0 },
   'the greater': { of: (v) => Math.max(...v), said: (parts) => `the greater of ${parts.join(' and ')}`, binds: 0 }
 } satisfies Record<string, Row>;
 export type Op = keyof typeof ops;
@@ -39,7 +41,7 @@ export function inWords(e: Expression): string {
       if (isInput(part)) return text;
       const inner = ops[part.op].binds;
       if (binds === 0) return inner === 0 ? `(${text})` : text;
-      const apart = (e.op === '−' || e.op === '÷') && i > 0;
+      const apart = e.op === 'to the power of' || ((e.op === '−' || e.op === '÷') && i > 0);
       return inner < binds || (apart && inner === binds) || (binds === 2 && part.op === '÷' && i > 0) ? `(${text})` : text;
     })
   );
@@ -65,6 +67,20 @@ export const line = (name: string, kind: Kind, sum: Expression): WorkedStep => (
   result: { name, value: evaluate(sum), kind }
 });
 
+/** A line that a model answers: what it is asked, what it is told, and what it says. */
+export const asked = (name: string, kind: Kind, model: string, value: number, inputs: readonly WorkedInput[]): WorkedStep => ({
+  formula: `${name} = ${model}`,
+  model,
+  inputs,
+  result: { name, value, kind }
+});
+
+/** A figure from the lines of its working: what it comes to is what the last of them says. */
+export const workedFrom = (steps: readonly WorkedStep[], sure: Worked['sure'], caution?: string): Worked => {
+  const { value, kind } = steps.at(-1)!.result;
+  return { value, kind, sure, steps, ...(caution ? { caution } : {}) };
+};
+
 const op =
   (name: Op) =>
   (...of: Expression[]): Expression => ({ op: name, of });
@@ -75,3 +91,5 @@ export const over = op('÷');
 export const roundedUp = op('whole, rounded up');
 export const roundedDown = op('whole, rounded down');
 export const greater = op('the greater');
+export const lesser = op('the lesser');
+export const toThePower = op('to the power of');

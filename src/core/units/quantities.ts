@@ -93,6 +93,11 @@ export const quantities = {
   'mass flow': { name: 'flow of steam', units: { 'kg/h': unit(1 / 3600, 1, 'kg/h') } },
   density: { name: 'weight of a volume', units: { 'kg/m³': unit(1, 0, 'kg/m³') } },
   'heat of fuel': { name: 'heat of a fuel', units: { 'MJ/kg': unit(1e6, 1, 'MJ/kg') } },
+  'specific heat': { name: 'heat held by a weight', units: { 'kJ/(kg·K)': unit(1e3, 2, 'kJ/(kg·K)') } },
+  'heat on an area': { name: 'heat on an area', units: { 'kW/m²': unit(1e3, 0, 'kW/m²') } },
+  'flow through an area': { name: 'flow through an area', units: { 'kg/(s·m²)': unit(1, 0, 'kg/(s·m²)') } },
+  draught: { name: 'draught', units: { Pa: unit(1, 0, 'Pa', 'pascal', 'pascals') } },
+  speed: { name: 'speed', units: { 'm/s': unit(1, 1, 'm/s') } },
   angle: { name: 'angle', units: { '°': unit(Math.PI / 180, 0, '°', 'deg', 'degrees') } }
 } as const satisfies Record<string, QuantityRow>;
 

@@ -5,7 +5,14 @@ import type { Quantity } from './quantities';
 export type Source = 'measured' | 'learned' | 'fit-out' | 'geometry' | 'steam tables' | 'class default' | 'rule of the club' | 'above';
 
 /** What a number is of: a quantity with units, or a bare kind. */
-export type Kind = Quantity | 'glass' | 'ratio' | /** 0 to 1, printed as a percentage */ 'share' | 'percent' | 'count';
+export type Kind =
+  | Quantity
+  | 'glass'
+  | 'ratio'
+  | /** 0 to 1, printed as a percentage */ 'share'
+  | 'percent'
+  | 'count'
+  | /** s since 1970, printed by the club's clock */ 'moment';
 
 export interface WorkedInput {
   readonly name: string;
@@ -17,8 +24,10 @@ export interface WorkedInput {
 export interface WorkedStep {
   /** The formula in words. */
   readonly formula: string;
-  /** The formula as it is worked out, where the line is one sum and not a model's answer. */
+  /** The formula as it is worked out. */
   readonly sum?: Expression;
+  /** Or, where no one sum gives it, the model that answers, by the words it is asked with. */
+  readonly model?: string;
   readonly inputs: readonly WorkedInput[];
   readonly result: { readonly name: string; readonly value: number; readonly kind: Kind };
 }

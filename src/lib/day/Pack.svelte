@@ -50,7 +50,7 @@
   <ul>
     {#each whole.needs as need (need.key)}
       <li class="need">
-        {@render box(need.key, need.what)}
+        {@render box(need.key, need.name)}
         <button class="amount figure" aria-expanded={open === need.key} onclick={() => (open = open === need.key ? undefined : need.key)}
           >{printText(need.worked.value, need.worked.kind as Quantity, units)}</button
         >

@@ -1,8 +1,8 @@
 <script lang="ts">
   // The fit-out as a form beside the drawing it describes: both follow every keystroke that makes sense.
-  import { figures, fitOutField, type FitOut } from '$core/engine';
+  import { fitOutField, type FitOut } from '$core/engine';
   import { plantOf } from '$core/boiler';
-  import { fillFigures } from '$core/plan';
+  import { sumsOn } from '$core/sums';
   import { checkFitOut } from '$core/engine/check';
   import type { Problem } from '$core/form';
   import BoilerSection from '../draw/BoilerSection.svelte';
@@ -46,7 +46,7 @@
   });
   const figured = $derived.by(() => {
     try {
-      return [...fillFigures(good, plantOf(good)), ...figures(good)];
+      return sumsOn('engine', { fitOut: good, plant: plantOf(good) });
     } catch {
       return [];
     }

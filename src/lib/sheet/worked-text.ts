@@ -1,3 +1,4 @@
+import { moment } from './when';
 import { print, printGlass, printText, type Quantity, thin, type UnitChoice, type Kind } from '$core/units';
 
 /** A worked value as it is read: in the reader's units, a glass as a fraction, a ratio with the places that matter. */
@@ -15,6 +16,8 @@ export function workedText(value: number, kind: Kind, units: UnitChoice): string
       return value >= 5400
         ? `${Math.floor(value / 3600)}${thin}h ${Math.round((value % 3600) / 60)}${thin}min`
         : printText(value, 'time', units);
+    case 'moment':
+      return moment(value * 1000);
     case 'count':
       return String(Math.round(value));
     default:

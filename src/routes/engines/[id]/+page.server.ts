@@ -1,10 +1,10 @@
 import { plantOf } from '$core/boiler';
-import { figures } from '$core/engine';
 import type { Forbids } from '$core/log';
 import { acts, check, need, needId, notHere } from '$server/answer';
 import { addPaper, engine, paperSchema, papersOf, removePaper, retire } from '$server/engines';
 import { faults, faultSchema, raiseFault } from '$server/faults';
-import { fillFigures, usualPlan } from '$core/plan';
+import { usualPlan } from '$core/plan';
+import { sumsOn } from '$core/sums';
 import { goodPlan, makePlan, plannedFor, toldOf } from '$server/plans';
 import { carriedFrom, lastSteamings } from '$server/book';
 import { obstacles, startSteaming } from '$server/start';
@@ -30,7 +30,7 @@ export const load = async ({ params, locals }) => {
   const last = steamings.find((s) => s.endedAt);
   return {
     engine: found,
-    figures: [...fillFigures(found.fitOut, plantOf(found.fitOut)), ...figures(found.fitOut)],
+    figures: sumsOn('engine', { fitOut: found.fitOut, plant: plantOf(found.fitOut) }),
     papers,
     faults: open,
     steamings,

@@ -1,6 +1,7 @@
 import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
-import { type DayPlan, startingSum } from '$core/plan';
+import type { DayPlan } from '$core/plan';
+import { startingSum } from '$core/sums';
 import { need, needId, notHere } from '$server/answer';
 import { contextOf } from '$server/sql/steaming';
 import { folded } from '$server/steamings';
@@ -10,7 +11,7 @@ import { redirect } from '@sveltejs/kit';
 
 /** What to fill to, as a glass; nothing for an engine without one. By the day's own water and air where there is a day sheet. */
 function coldMark(fitOut: FitOut, plan: DayPlan | null): number | null {
-  const { fill } = startingSum(fitOut, plantOf(fitOut), plan ? { fillAt: plan.water, ambient: plan.air } : {});
+  const { fill } = startingSum({ fitOut, plant: plantOf(fitOut) }, plan ?? undefined);
   return fill.kind === 'glass' ? fill.value : null;
 }
 

@@ -1,4 +1,5 @@
-import { energyOf, type Vessel } from '../boiler';
+import { energyOf } from './settle';
+import type { Vessel } from './vessel';
 import { emptyRow, saturationRow, tableFrom, tableTo } from '../steam';
 
 /**

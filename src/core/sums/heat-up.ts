@@ -1,0 +1,61 @@
+import { energyOf, type Plant } from '../boiler';
+import { saturationAtGauge, waterVolume } from '../steam';
+import { above, asked, type Gauge, given, greater, line, minus, over, type Source, times, type WorkedStep } from '../units';
+
+/** A filling and the burner under it. */
+export interface Filling {
+  /** m³ of cold water */ readonly fill: number;
+  /** of the water, K */ readonly start: number;
+  /** of the air, K */ readonly ambient: number;
+  /** W */ readonly power: number;
+  /** Where that is from. */ readonly from: Source;
+  /** Share of it that reaches the water. */ readonly efficiency: number;
+}
+
+/** Energy of water and metal at a temperature, J. @param water kg */
+export const energyWith = ({ vessel }: Plant, water: number, T: number): number =>
+  energyOf(vessel, { water, air: 0, energy: 0, T, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 });
+
+/** The numbers that bringing a filling to working pressure stands on, and its lines: the water, the energy, the time. */
+export function heatUp(plant: Plant, { fill, start, ambient, power, from, efficiency }: Filling) {
+  const { T } = saturationAtGauge(plant.workingPressure as Gauge);
+  const water = line(
+    'water filled in',
+    'mass',
+    over(given('fill', fill, 'volume', 'geometry'), given('room of a kilogram of cold water', waterVolume(start), 'volume', 'steam tables'))
+  );
+  const kg = water.result.value;
+  const energy = asked(
+    'energy to working pressure',
+    'energy',
+    'what that water and the metal hold at working pressure, less what they hold cold',
+    energyWith(plant, kg, T) - energyWith(plant, kg, start),
+    [
+      above(water),
+      given('cold water', start, 'temperature', 'measured'),
+      given('working pressure', plant.workingPressure, 'pressure', 'fit-out')
+    ]
+  );
+  const losses = line(
+    'losses at working pressure',
+    'power',
+    times(
+      given('lost for each kelvin', plant.vessel.loss, 'loss', 'class default'),
+      minus(given('boiling', T, 'temperature', 'steam tables'), given('air', ambient, 'temperature', 'measured'))
+    )
+  );
+  const heat = {
+    power: given('power', power, 'power', from),
+    reaches: given('share that reaches the water', efficiency, 'share', 'class default')
+  };
+  // Lost on the way: half of what is lost at the end of it.
+  const onTheWay = over(above(losses), given('half of them on the way', 2, 'count', 'class default'));
+  const kept = minus(times(heat.power, heat.reaches), onTheWay);
+  const time = line(
+    'time of one raise',
+    'time',
+    over(above(energy), greater(kept, given('something at the least', 1, 'power', 'class default')))
+  );
+  const lines: readonly WorkedStep[] = [water, energy, losses];
+  return { lines, water, energy, losses, time, kept, ...heat };
+}

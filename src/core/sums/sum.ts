@@ -1,0 +1,39 @@
+import type { Plant } from '../boiler';
+import type { FitOut } from '../engine';
+import type { Group, Infer } from '../form';
+import type { Worked } from '../units';
+
+/** What an engine used on past days: kg of fuel and s in steam, so that fuel an hour follows. */
+export interface Used {
+  readonly fuel: number;
+  readonly inSteam: number;
+}
+
+/** The engine that a sum is done for. */
+export interface Given {
+  readonly fitOut: FitOut;
+  readonly plant: Plant;
+  /** Days on which its fuel was weighed. */
+  readonly used?: readonly Used[];
+}
+
+/** A sum that an operator asks for: what it is called, what it is asked with, and how it is worked. */
+export interface Sum<G extends Group = Group> {
+  readonly key: string;
+  readonly name: string;
+  /** Where it is shown: with the engine's figures, on its day sheets, or only where somebody asks. */
+  readonly on: 'engine' | 'day' | 'asked';
+  /** Whether it means anything for this engine; for every one when left out. */
+  readonly when?: (given: Given) => boolean;
+  /** What it is called for this engine, where that says more than its name. */
+  readonly said?: (given: Given) => string;
+  /** What is to be said before it can be worked, in the language of forms. */
+  readonly inputs: G;
+  /** What would usually be said, for this engine. */
+  usual(given: Given): Infer<G>;
+  /** @throws Refusal when what was said has no answer, with what is asked for instead */
+  work(inputs: Infer<G>, given: Given): Worked;
+}
+
+/** A sum as it stands in its file: what it is asked with and how it is worked agree by type. */
+export const sum = <const G extends Group>(s: Sum<G>): Sum<G> => s;

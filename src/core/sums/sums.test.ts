@@ -1,0 +1,207 @@
+import { describe, expect, it } from 'vitest';
+import { plantOf, waterAtGlass } from '../boiler';
+import { type FitOut, hotFor, patterns } from '../engine';
+import { psi } from '../units';
+import { dip, fillOf, fuelAndWater, type Given, needsPair, startingSum, sumsOn, type Used, usualPair } from '.';
+
+const fitOf = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
+const engineOf = (fitOut: FitOut, own = {}): Given => ({ fitOut, plant: plantOf(fitOut, own) });
+const [hen, tin, rail, skater, tender] = ['large-tank', 'tabletop', 'gas-tank', 'launch-plant', 'tender'].map((key) =>
+  engineOf(fitOf(key))
+) as [Given, Given, Given, Given, Given];
+const changed = ({ fitOut }: Given, more: Partial<FitOut>) => engineOf({ ...fitOut, ...more });
+
+describe('what to fill to', () => {
+  it.each(patterns.map((p) => [p.fitOut.name, p.fitOut] as const))('%s: floor, gap, tests and ceiling agree', (_, fitOut) => {
+    const engine = engineOf(fitOut);
+    const level = startingSum(engine);
+    expect(level.refused).toBeUndefined();
+    expect(level.least).toBeLessThan(level.fill.value);
+    expect(level.fill.value).toBeLessThanOrEqual(level.most + 1e-9);
+    if (level.fill.kind !== 'glass') return;
+    // Hot, with the gap and the tests gone, it stands between the lowest running level and the ceiling.
+    const hot = hotFor(fitOut, level.fill.value, { used: level.gap.kg + level.tests });
+    expect(hot).toBeGreaterThan(fitOut.levels.lowest);
+    expect(hot).toBeLessThan(fitOut.levels.ceiling + 0.01);
+    expect(fillOf(level, engine.plant)).toBeCloseTo(waterAtGlass(engine.plant.vessel, level.fill.value, 288.15), 9);
+  });
+
+  it('asks for more when the first feed needs the engine turning, and says so when no level does', () => {
+    const pump = changed(tender, { feeds: tender.fitOut.feeds.filter((f) => f.turning) });
+    const [later, sooner] = [startingSum(pump), startingSum(tender)];
+    // The tests come before the first feed then, and count into the gap.
+    expect(later.gap.kg - sooner.gap.kg).toBeGreaterThanOrEqual(later.tests - 1e-9);
+    const leaks = engineOf({ ...pump.fitOut, levels: { lowest: 0.9, wanted: 0.92, ceiling: 0.95 } }, { leak: 1.5e-6 });
+    expect(startingSum(leaks).refused).toContain('over the top nut');
+    const narrow = changed(pump, { levels: { lowest: 0.5, wanted: 0.51, ceiling: 0.52 } });
+    expect(startingSum(narrow).refused).toBeUndefined();
+    const closed = engineOf({ ...pump.fitOut, levels: { lowest: 0.5, wanted: 0.505, ceiling: 0.51 } }, { leak: 0.5e-6 });
+    expect(startingSum(closed).least).toBeGreaterThan(startingSum(narrow).least);
+  });
+
+  it('a measured fill is kept, cut only where it would swell past nine tenths of the boiler, and said', () => {
+    expect(startingSum(rail).fill.value).toBe(rail.fitOut.fill);
+    const { total } = { total: rail.plant.vessel.room };
+    const full = startingSum(changed(rail, { fill: 0.95 * total }));
+    expect(full.refused).toContain('swell past nine tenths');
+    expect(full.fill.value).toBe(full.most);
+    expect(full.most).toBeLessThan(0.9 * total);
+    expect(startingSum(changed(rail, { fill: null })).fill.value).toBeCloseTo(0.6 * total, 9);
+  });
+});
+
+describe('fuel and water that end together', () => {
+  const pairOf = (engine: Given, more: Partial<ReturnType<typeof usualPair>> = {}) =>
+    fuelAndWater({ ...usualPair(engine), ...more }, engine);
+
+  it('pairs fuel with water, and refuses with its arithmetic what outlasts it', () => {
+    expect([rail, tin, skater].every(({ fitOut }) => needsPair(fitOut))).toBe(true);
+    expect(needsPair(hen.fitOut)).toBe(false);
+    const pair = pairOf(rail);
+    if (!('charge' in pair)) throw new Error(pair.refused);
+    // By hand: the charge's heat in the water is what raises it, what it loses, and what boils two thirds of it away.
+    const { plant, fitOut } = rail;
+    const fire = plant.fire as { power: number; efficiency: number };
+    const boils = (pair.runs * (fire.power * fire.efficiency - plant.vessel.loss * 126)) / 2.13e6;
+    expect(boils).toBeGreaterThan(0.6 * fitOut.fill! * 1000);
+    expect(boils).toBeLessThan(0.7 * fitOut.fill! * 1000);
+    const canister = pairOf(rail, { charge: 0.035 });
+    if (!('refused' in canister)) throw new Error('a full canister outlasts the water');
+    expect(canister.refused).toMatch(/outlasts the water: \{mass:0\.035\}/);
+    expect(canister.worked.steps.length).toBeGreaterThan(3);
+    const none = pairOf(tin, { fill: 4e-6 });
+    expect('refused' in none && none.refused).toContain('There is no charge that does');
+    const unfed = changed(hen, { feeds: hen.fitOut.feeds.map((f) => ({ ...f, plumbed: false })) });
+    expect(needsPair(unfed.fitOut)).toBe(true);
+    const coal = pairOf(unfed, { fill: 0.02 });
+    expect('refused' in coal && coal.refused).toContain('no feed that works under pressure');
+  });
+
+  it('leaves a third of the water; with a larger reserve it takes less; half the charge runs less than half as long', () => {
+    const steps = (reserve?: number) => {
+      const pair = pairOf(rail, { fill: 190e-6, ...(reserve === undefined ? {} : { reserve }) });
+      return ('charge' in pair ? pair.charge : pair.worked).steps;
+    };
+    const lineOf = (name: string, reserve?: number) => steps(reserve).find((s) => s.result.name === name)!.result.value;
+    expect(lineOf('may boil away')).toBeCloseTo((lineOf('water filled in') * 2) / 3, 9);
+    expect(lineOf('may boil away', 0.5)).toBeCloseTo(lineOf('water filled in') / 2, 9);
+    const [most, half] = [pairOf(rail), pairOf(rail, { charge: lineOf('largest charge') / 2 })];
+    if (!('charge' in most) || !('charge' in half)) throw new Error('both do');
+    expect(half.charge.value).toBeCloseTo(lineOf('largest charge') / 2, 9);
+    expect(half.runs).toBeLessThan(most.runs / 2);
+  });
+});
+
+describe('what a day needs', () => {
+  const day = (engine: Given, running = 7200) =>
+    sumsOn('day', engine, { running, fill: fillOf(startingSum(engine), engine.plant), water: 283.15, air: 288.15 });
+  const need = (engine: Given, key: string, running?: number) => day(engine, running).find((f) => f.key === key)!.worked;
+  const lineOf = (engine: Given, key: string, name: string, running?: number) =>
+    need(engine, key, running).steps.find((s) => s.result.name === name)!.result.value;
+
+  it('what burns brings each filling to pressure and then runs: with no running at all there is still the raise', () => {
+    for (const engine of [rail, skater, tin]) {
+      const { fire } = engine.plant;
+      expect(need(engine, 'fuel', 0).value).toBeGreaterThan(0);
+      if (fire.with !== 'gas') continue;
+      const raise = lineOf(engine, 'fuel', 'time of one raise');
+      expect(need(engine, 'fuel', 0).value).toBeCloseTo((1.2 * fire.power * raise) / 46e6, 9);
+      // What can be fed, or is run within one fill, burns by its running on top of that.
+      expect(need(engine, 'fuel', 600).value - need(engine, 'fuel', 0).value).toBeGreaterThanOrEqual(
+        (1.2 * 0.8 * fire.power * 600) / 46e6 - 1e-9
+      );
+    }
+  });
+
+  it('a raise takes its energy over what the burner gives, less half the losses at the end of it', () => {
+    const { plant } = rail;
+    const fire = plant.fire as { power: number; efficiency: number };
+    const energy = lineOf(rail, 'fuel', 'energy to working pressure');
+    const losses = lineOf(rail, 'fuel', 'losses at working pressure');
+    expect(losses).toBeGreaterThan(0.8 * plant.vessel.loss * 120);
+    expect(lineOf(rail, 'fuel', 'time of one raise')).toBeCloseTo(energy / (fire.power * fire.efficiency - losses / 2), 6);
+    // 4.2 kJ a kilogram and kelvin of water, and the metal.
+    const water = lineOf(rail, 'fuel', 'water filled in');
+    expect(energy / (water * 4200 + plant.vessel.metal)).toBeGreaterThan(120);
+    expect(energy / (water * 4200 + plant.vessel.metal)).toBeLessThan(150);
+  });
+
+  it('what cannot be fed is filled again for each run, by its run limit or by what may go of one fill', () => {
+    const limited = changed(rail, { runLimit: 600 });
+    expect(lineOf(limited, 'water', 'fillings', 3000)).toBe(5);
+    expect(lineOf(limited, 'water', 'fillings', 3001)).toBe(6);
+    expect(lineOf(limited, 'water', 'fillings', 0)).toBe(1);
+    expect(need(limited, 'water', 3000).value).toBeCloseTo(5 * limited.fitOut.fill!, 9);
+    expect(need(limited, 'water', 3000).caution).toContain('A fill for each run');
+    expect(need(limited, 'water', 60).caution).toContain('each further run needs another fill');
+    const free = changed(rail, { runLimit: null });
+    const lasts = lineOf(free, 'water', 'running on one fill');
+    expect(lasts).toBeCloseTo((0.45 * free.fitOut.fill! * 1000) / free.plant.ratedSteam, 6);
+    expect(
+      day(hen)
+        .find((f) => f.key === 'water')!
+        .worked.steps.some((s) => s.result.name === 'fillings')
+    ).toBe(false);
+  });
+
+  it('water that is fed is what is filled, boiled away at the rate of running, blown down, and fed at the end', () => {
+    const fill = fillOf(startingSum(hen), hen.plant);
+    const boiled = (7200 * hen.plant.ratedSteam * 0.45) / 1000;
+    const down = hen.fitOut.blowDown ? 0.1 * hen.plant.vessel.room : 0;
+    expect(need(hen, 'water').value).toBeCloseTo(fill + boiled + down + 0.3 * fill, 9);
+  });
+
+  it('coal by the days that were weighed, each as much as any other; by its steam until then', () => {
+    const past = (...used: Used[]) => need({ ...hen, used }, 'fuel').value;
+    const bed = lineOf(hen, 'fuel', 'one bed');
+    expect(past({ fuel: 12, inSteam: 7200 })).toBeCloseTo(bed + (12 / 7200) * 9000 * 1.2, 9);
+    expect(past({ fuel: 12, inSteam: 7200 }, { fuel: 8, inSteam: 7200 })).toBeCloseTo(bed + (10 / 7200) * 9000 * 1.2, 9);
+    expect(past({ fuel: 0, inSteam: 7200 })).toBe(past());
+    expect(past()).toBeGreaterThan(bed);
+    expect(
+      need({ ...hen, used: [{ fuel: 12, inSteam: 7200 }] }, 'fuel')
+        .steps.flatMap((s) => s.inputs)
+        .some((i) => i.from === 'learned')
+    ).toBe(true);
+  });
+
+  it('oil: a round before moving and one each time an interval is over', () => {
+    const oiled = changed(hen, {
+      lubrication: [
+        { point: 'axleboxes', kind: 'hand', oil: 'motion', every: 3600 },
+        { point: 'crossheads', kind: 'hand', oil: 'motion', every: 3600 },
+        { point: 'lubricator', kind: 'hand', oil: 'steam', every: 1800 }
+      ]
+    });
+    expect(lineOf(oiled, 'motion-oil', 'rounds, one each 60 min', 3599)).toBe(2);
+    expect(lineOf(oiled, 'motion-oil', 'rounds, one each 60 min', 7200)).toBe(6);
+    expect(need(oiled, 'motion-oil', 7200).value).toBeCloseTo(6 * 12e-6 * 1.5, 12);
+    expect(need(oiled, 'steam-oil', 3600).value).toBeCloseTo(3 * 32e-6 * 1.5, 12);
+    expect(day(changed(hen, { lubrication: [] })).some((f) => f.key.endsWith('oil'))).toBe(false);
+  });
+
+  it('says how many canisters when one is not enough', () => {
+    expect(need(rail, 'fuel', 0).caution).toBeUndefined();
+    expect(need(rail, 'fuel', 6 * 3600).caution).toMatch(/bring \d+\. Changed with the fire out/);
+  });
+
+  it('is something of each for every engine of the scenario', () => {
+    for (const { fitOut } of patterns)
+      for (const q of day(engineOf(fitOut))) expect(q.worked.value, `${fitOut.name}: ${q.name}`).toBeGreaterThan(0);
+  });
+});
+
+describe('a slug of cold water', () => {
+  it('costs pressure by its heat, comes back by the fire, and is refused when there is none or no room', () => {
+    const said = { water: 3.8, gauge: psi(80), fed: 0.3, feedAt: 288.15, heat: 4000, air: 288.15 };
+    const d = dip(said, tender);
+    expect(d.after / psi(1)).toBeGreaterThan(60);
+    expect(d.after / psi(1)).toBeLessThan(64);
+    // 0.3 kg to be warmed by 622 kJ a kilogram with 4 kW less losses.
+    expect(d.recovers).toBeGreaterThan((0.3 * 621.9e3) / 4000);
+    expect(d.recovers).toBeLessThan((0.3 * 621.9e3) / 3500);
+    expect(dip({ ...said, heat: 100 }, tender).recovers).toBe(Infinity);
+    expect(() => dip({ ...said, fed: 0 }, tender)).toThrow('how much is fed');
+    expect(() => dip({ ...said, fed: 9 }, tender)).toThrow('no room');
+  });
+});

@@ -1,0 +1,45 @@
+import { above, given, line, plus, times, over, workedFrom } from '../units';
+import { canBeFed, coldWeight, dayInputs, fillIn, fillings, runningOf, steamOf, usualDay } from './day';
+import { sum } from './sum';
+
+/** Water for a day: what is filled in, boiled away, blown down and fed at the end; or a fill for each run. */
+export const water = sum({
+  key: 'water',
+  name: 'Water for the day',
+  on: 'day',
+  said: ({ fitOut }) => `Water: ${fitOut.water.kind}`,
+  inputs: dayInputs,
+  usual: usualDay,
+  work: (day, engine) => {
+    const { fitOut, plant } = engine;
+    const fill = fillIn(day);
+    if (!canBeFed(fitOut)) {
+      const { lines, count } = fillings(day, engine);
+      return workedFrom(
+        [...lines, line('for the day', 'volume', times(fill, count))],
+        'estimate',
+        count.value > 1
+          ? 'A fill for each run, with time to cool between: nothing is fed under pressure.'
+          : 'Nothing is fed under pressure: each further run needs another fill.'
+      );
+    }
+    const { made, used } = steamOf(engine);
+    const parts = [
+      line('evaporated while running', 'volume', over(times(runningOf(day), made, used), coldWeight)),
+      ...(fitOut.blowDown
+        ? [
+            line(
+              'blown down',
+              'volume',
+              times(
+                given('room in the boiler', plant.vessel.room, 'volume', 'geometry'),
+                given('part let out', 0.1, 'share', 'class default')
+              )
+            )
+          ]
+        : []),
+      line('filling the glass at the end', 'volume', times(fill, given('part fed at the end', 0.3, 'share', 'class default')))
+    ];
+    return workedFrom([...parts, line('for the day', 'volume', plus(fill, ...parts.map(above)))], 'estimate');
+  }
+});
