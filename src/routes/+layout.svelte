@@ -1,5 +1,4 @@
 <script lang="ts">
-  import 'carbon-components-svelte/css/all.css';
   import '$lib/joram.css';
   import { page } from '$app/state';
   import { onMount } from 'svelte';

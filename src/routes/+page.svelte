@@ -2,10 +2,10 @@
   import { invalidateAll } from '$app/navigation';
   import { onMount, untrack } from 'svelte';
   import { ticking } from '$lib/sheet/clock.svelte';
-  import { isBarred, plate, yardOrder } from '$lib/sheet/plate';
+  import { isBarred, yardOrder } from '$lib/sheet/plate';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
-  import { unitChoice } from '$lib/sheet/unit-choice';
   import { day } from '$lib/sheet/when';
+  import Plate from '$lib/yard/Plate.svelte';
 
   let { data } = $props();
   const time = ticking(
@@ -64,26 +64,7 @@
         <h2 class="label">{group.name}</h2>
         <ul class="box">
           {#each group.lines as line (line.id)}
-            {@const steam = steamOf.get(line.id)}
-            {@const p = plate(line, steam, unitChoice(), time.now)}
-            <li>
-              <div class="name">
-                <h3><a href="/engines/{line.id}">{line.name}</a></h3>
-                <p class="second">{line.description}, {line.scale}</p>
-              </div>
-              <div class="state">
-                <p class="figure">{p.state}</p>
-                <p class="second">{p.since}</p>
-              </div>
-              <p class="need {p.tone}">
-                {#if p.tone}<span aria-hidden="true">{p.tone === 'act' ? '■ ' : '▲ '}</span>{/if}{p.need}
-              </p>
-              <div class="do">
-                {#if steam}<a class="plain go" href="/footplate/{steam.id}">Footplate</a>
-                {:else if line.planned}<a class="plain" href="/day/{line.planned.id}">Day sheet</a>
-                {:else}<a class="plain" href="/engines/{line.id}">Open</a>{/if}
-              </div>
-            </li>
+            <li><Plate {line} steam={steamOf.get(line.id)} now={time.now} /></li>
           {/each}
         </ul>
       </section>
@@ -100,10 +81,6 @@
 </div>
 
 <style>
-  h3 a {
-    display: inline-block;
-    min-height: 24px;
-  }
   details {
     margin-top: 14px;
   }
@@ -117,59 +94,10 @@
   h2.label {
     margin-bottom: 4px;
   }
-  li {
-    display: grid;
-    grid-template-columns: minmax(0, 14rem) minmax(0, 19rem) minmax(0, 1fr) 7.5rem;
-    gap: 4px 20px;
-    align-items: center;
-    padding: 7px 8px 7px 16px;
-  }
   li + li {
     border-top: 1px solid var(--rule);
   }
-  h3 {
-    font: 600 1.25rem/1.2 var(--narrow);
-    text-transform: uppercase;
-    letter-spacing: 0.01em;
-  }
-  h3 a {
-    color: inherit;
-    text-decoration: none;
-  }
-  h3 a:hover {
-    text-decoration: underline;
-  }
-  .second {
-    font-size: 0.9375rem;
-  }
-  .figure {
-    white-space: normal;
-  }
-  .need {
-    overflow-wrap: anywhere;
-  }
-  .need.act,
-  .need.caution {
-    font-weight: 500;
-  }
-  .do > :global(a) {
-    width: 100%;
-  }
   @container page (max-width: 50rem) {
-    li {
-      grid-template-columns: minmax(0, 1fr) auto;
-      padding: 10px 8px 10px 12px;
-    }
-    .state {
-      grid-column: 1;
-    }
-    .need {
-      grid-column: 1;
-    }
-    .do {
-      grid-area: 1 / 2 / 4 / 3;
-      align-self: center;
-    }
     .sheet {
       padding: 8px;
     }

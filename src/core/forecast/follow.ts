@@ -1,7 +1,7 @@
 import { feedEnthalpy, type Plant } from '../boiler';
 import { type Event, litAt, type Log } from '../log';
 import type { Heating } from './heating';
-import { airOut, blowerOn, copyRaise, fedIn, observe, type RaiseFilter, startRaise } from './raise';
+import { airOut, blowerOn, copyRaise, fedIn, observe, type RaiseFilter, startRaise } from './cloud';
 import { type Start, startOf, stillCold } from './start';
 import type { Fed, Look } from './water';
 

@@ -6,7 +6,8 @@ import { dip } from '../sums';
 import { isLevel, psi } from '../units';
 import { fedOf, follow, type Following, following, tankWater } from './follow';
 import type { Heating } from './heating';
-import { ahead, type Band, copyRaise, runTo } from './raise';
+import { ahead, type Band } from './ahead';
+import { copyRaise, runTo } from './cloud';
 import { glassWhen, tankOut, waterIn, waterOut } from './water';
 
 /** What can be said of a steaming at a moment. Times in ms since 1970, pressures in Pa at the gauge. */

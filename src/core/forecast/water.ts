@@ -1,7 +1,7 @@
 import { glassAt, type Plant, waterAtGlass } from '../boiler';
 import { boilingAt, emptyRow, saturationRow } from '../steam';
 import { standardAtmosphere } from '../units';
-import type { Band } from './raise';
+import type { Band } from './ahead';
 
 /** A look at the glass: s since 1970, the glass, and the gauge when it was looked at, Pa. */
 export interface Look {

@@ -1,62 +1,12 @@
 import { type Plant, plantOf, usualFill } from '../boiler';
 import type { FitOut } from '../engine';
 import { ahead, type Band, classHeating, type Heating, startRaise } from '../forecast';
-import type { Kind } from '../units';
-import { before, fitTogether } from './burners';
-import { lossFrom } from './cooling';
 import type { Log } from '../log';
+import { type Chapter, chaptersOf } from './chapters';
+import { type Figure, figuresOf } from './figures';
 import { type Past, pastOf } from './past';
 import { type Fit, fitRaising, type Learnt } from './raising';
-
-/** A past raising with the steaming it belongs to. */
-export interface Told {
-  readonly id: string;
-  readonly past: Past;
-  /** Fitted when its steaming ended; fitted again when it is missing. */
-  readonly fit?: Fit;
-}
-
-/** What the owner has said about an engine's past. */
-export interface Learning {
-  /** Steamings that are left out, by id. */
-  readonly leftOut: readonly string[];
-  /** Moments from which another chapter begins, ms since 1970, with why. */
-  readonly chapters: readonly { readonly at: number; readonly why: string }[];
-}
-
-/** One figure of an engine as its past shows it. */
-export interface Figure {
-  readonly key: 'heat' | 'lag' | 'boost' | 'loss' | 'metal' | 'day';
-  readonly name: string;
-  readonly kind: Kind;
-  readonly value: number;
-  /** Edges between which it lies eight times in ten. */
-  readonly low: number;
-  readonly high: number;
-  /** What its class would have. */
-  readonly usual: number;
-  /** How much was learnt: 1 − variance after ÷ variance before. */
-  readonly learnt: number;
-  readonly how: string;
-}
-
-/** A raising against what was to be expected of it before it began. */
-export interface Judged {
-  readonly id: string;
-  readonly litAt: number;
-  readonly chapter: number;
-  readonly leftOut: boolean;
-  readonly fit: Fit;
-  /** s from the match to working pressure. */
-  readonly reached?: number;
-  readonly expected: Band;
-  readonly held?: boolean;
-}
-
-export interface Chapter {
-  readonly from: number;
-  readonly why: string;
-}
+import type { Judged, Learning, Told } from './told';
 
 export interface Learned {
   readonly figures: readonly Figure[];
@@ -71,20 +21,6 @@ export interface Learned {
 
 /** Raisings that an owner's oldest news is worth half of the newest after. */
 const halfLife = 8;
-
-/** Chapters of a past: the first, what the owner set, another fire, and a sweep after it was left undone. */
-export function chaptersOf(told: readonly Told[], learning: Learning): Chapter[] {
-  const found: Chapter[] = [{ from: -Infinity, why: 'from the first steaming' }];
-  let unswept = 0;
-  told.forEach(({ past }, i) => {
-    const last = told[i - 1]?.past;
-    if (last && last.fire !== past.fire) found.push({ from: past.litAt, why: `another fire: ${past.fire}` });
-    else if (last?.swept && unswept >= 3) found.push({ from: past.litAt, why: 'tubes swept after they were left' });
-    unswept = past.swept ? (last && !last.swept ? unswept : 0) : last?.swept ? 1 : unswept + 1;
-  });
-  for (const c of learning.chapters) found.push({ from: c.at, why: c.why });
-  return found.sort((a, b) => a.from - b.from);
-}
 
 /**
  * Where a forecast starts for an engine with a past: the class, moved by what its raisings showed, the newest most; as wide
@@ -221,119 +157,4 @@ export function learn(fitOut: FitOut, told: readonly Told[], learning: Learning,
     from: counted.map((j) => j.id),
     score: { held: scored.filter((j) => j.held).length, of: scored.length }
   };
-}
-
-const z = 1.2816;
-/** What more raisings do not tell better, as logarithms: the same wrong water level every time, leaks that follow pressure and not warmth. */
-const never = { heat: 0.02, loss: 0.06 } as const;
-const asPercent = (l: Learnt): Learnt => ({ ...l, value: l.value + Math.log(100) });
-const withFloor = (l: Learnt, floor: number): Learnt => ({ value: l.value, spread: Math.hypot(l.spread, floor) });
-
-/** The figures that a past can tell, and only those: a figure of which nothing was learnt is left to its class. */
-function figuresOf(
-  fitOut: FitOut,
-  plant: Plant,
-  usual: Heating,
-  heating: Heating,
-  counted: readonly Judged[],
-  pasts: readonly Past[]
-): Figure[] {
-  if (!counted.length) return [];
-  const figure = (key: Figure['key'], name: string, kind: Kind, l: Learnt, prior: Learnt, how: string): Figure => ({
-    key,
-    name,
-    kind,
-    value: Math.exp(l.value),
-    low: Math.exp(l.value - z * l.spread),
-    high: Math.exp(l.value + z * l.spread),
-    usual: Math.exp(prior.value),
-    learnt: Math.max(0, 1 - (l.spread / prior.spread) ** 2),
-    how
-  });
-  const pooled = (of: (f: Fit) => Learnt | undefined, prior: Learnt, day: number): Learnt | undefined => {
-    const seen = counted.flatMap((j) => of(j.fit) ?? []);
-    if (!seen.length) return undefined;
-    const weights = seen.map((s) => 1 / (s.spread ** 2 + day ** 2));
-    const precision = 1 / prior.spread ** 2 + weights.reduce((a, w) => a + w, 0);
-    const value = (prior.value / prior.spread ** 2 + seen.reduce((a, s, i) => a + weights[i]! * s.value, 0)) / precision;
-    return { value, spread: Math.sqrt(1 / precision) };
-  };
-  const out: Figure[] = [];
-  const cooled = pasts.flatMap((p) => lossFrom(plant, p) ?? []);
-  const lossPrior: Learnt = { value: Math.log(plant.vessel.loss), spread: before.loss };
-  const together = fitOut.fire.with === 'solid' ? undefined : fitTogether(plant, usual, pasts);
-  const heatPrior: Learnt = { value: usual.lnHeat, spread: usual.heatSpread };
-  const heat = together?.lnHeat ?? pooled((f) => f.lnHeat, heatPrior, 0.4 * usual.heatSpread);
-  if (heat)
-    out.push(
-      figure(
-        'heat',
-        'Heat that reaches the water',
-        'power',
-        withFloor(heat, never.heat),
-        heatPrior,
-        together ? 'several raisings read together' : 'each raising read by itself, then their mean'
-      )
-    );
-  const lagPrior: Learnt = { value: Math.log(usual.lag), spread: usual.lagSpread };
-  const lag = together?.lnLag ?? pooled((f) => f.lnLag, lagPrior, 0.5 * usual.lagSpread);
-  if (lag) out.push(figure('lag', 'Time the fire takes to come up', 'time', lag, lagPrior, 'from how late the needle began to move'));
-  const boostPrior: Learnt = { value: usual.lnBoost, spread: usual.boostSpread };
-  const boost = usual.boostSpread > 0 ? pooled((f) => f.lnBoost, boostPrior, 0.5 * usual.boostSpread) : undefined;
-  if (boost)
-    out.push(
-      figure(
-        'boost',
-        'Heat on the blower, of that on the fan',
-        'percent',
-        asPercent(boost),
-        asPercent(boostPrior),
-        'from before and after the changeover'
-      )
-    );
-  const weights = cooled.map((c) => 1 / (c.spread ** 2 + 0.03 ** 2));
-  const precision = 1 / lossPrior.spread ** 2 + weights.reduce((a, w) => a + w, 0);
-  const loss: Learnt | undefined = cooled.length
-    ? {
-        value: (lossPrior.value / lossPrior.spread ** 2 + cooled.reduce((a, c, i) => a + weights[i]! * c.value, 0)) / precision,
-        spread: Math.sqrt(1 / precision)
-      }
-    : together?.lnLoss;
-  if (loss)
-    out.push(
-      figure(
-        'loss',
-        'Heat lost while it cools, per kelvin',
-        'loss',
-        withFloor(loss, never.loss),
-        lossPrior,
-        cooled.length
-          ? 'from how it cooled with the fire out: to the air, by small leaks, by draught through the tubes'
-          : 'several raisings read together'
-      )
-    );
-  if (together)
-    out.push(
-      figure(
-        'metal',
-        'Heat held by the metal, per kelvin',
-        'heat capacity',
-        together.lnMetal,
-        { value: Math.log(plant.vessel.metal), spread: before.metal },
-        'hardly to be told from its heat: mostly its drawing'
-      )
-    );
-  const scatter = Math.sqrt(Math.max(0, heating.heatSpread ** 2 - (heat?.spread ?? 0) ** 2));
-  out.push({
-    key: 'day',
-    name: 'One day differs from the next by',
-    kind: 'percent',
-    value: scatter * 100,
-    low: scatter * 100,
-    high: scatter * 100,
-    usual: 40 * usual.heatSpread,
-    learnt: counted.length / (counted.length + 4),
-    how: 'scatter of the heat of its raisings'
-  });
-  return out.filter((f) => f.key === 'heat' || f.key === 'day' || (f.learnt > 0.1 && (f.key !== 'lag' || f.value > 30)));
 }

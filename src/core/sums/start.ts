@@ -155,7 +155,7 @@ function byMeasure({ fitOut }: Given, { water }: Asked, tests: WorkedStep, lost:
 }
 
 /** For an engine with a glass: between the floor when the first feed can work, and the ceiling after the tests. */
-function byGlass({ fitOut, plant }: Given, { water: fillAt }: Asked, tests: WorkedStep, lost: ReturnType<typeof feedGap>): Level {
+function byGlass({ fitOut }: Given, { water: fillAt }: Asked, tests: WorkedStep, lost: ReturnType<typeof feedGap>): Level {
   const { levels } = fitOut;
   const after = lost.afterTests;
   // More than the boiler holds is more than any glass shows.

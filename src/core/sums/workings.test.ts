@@ -125,12 +125,10 @@ const models: Record<string, (told: Record<string, number>, engine: Given, kind:
     return low;
   },
   'what they would hold at the temperature before, less what they have': (x, { plant }) => {
-    const bare = { air: 0, energy: 0, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 };
     const T = boilingAt(x['pressure before']! + 101325);
-    const [had, will] = [x['water in the boiler']!, x['water in the boiler']! + x.fed!].map((water) =>
-      energyOf(plant.vessel, { ...bare, water, T })
-    );
-    return will! - had! - x.fed! * 4186 * (x['feed water']! - 273.15);
+    const had = { water: x['water in the boiler']!, air: 0, energy: 0, T, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 };
+    const brought = x.fed! * 4186 * (x['feed water']! - 273.15);
+    return energyAt(energyTable(plant.vessel, had.water + x.fed!), T) - energyOf(plant.vessel, had) - brought;
   },
   'pressure of steam at that temperature (IAPWS-IF97)': (x) => Math.max(0, saturationPressure(x['just after']!) - 101325)
 };
@@ -138,7 +136,7 @@ const models: Record<string, (told: Record<string, number>, engine: Given, kind:
 const nearly: Record<string, number> = {
   'what that water and the metal hold at working pressure, less what they hold cold': 1e-3,
   'temperature at which water, slug and metal share the energy they had': 1e-3,
-  'what they would hold at the temperature before, less what they have': 0.02,
+  'what they would hold at the temperature before, less what they have': 1e-6,
   'pressure of steam at that temperature (IAPWS-IF97)': 2e-3
 };
 /** A raise by ordinary practice, stepped again from its own numbers. */
@@ -167,7 +165,7 @@ function reworked({ steps, value, kind }: Worked, engine: Given, what: string, r
           result.value,
           said,
           nearly[model!] ?? 1e-9,
-          result.kind === 'pressure' ? 1e5 : result.kind === 'energy' ? 1 : 1e-6
+          result.kind === 'pressure' ? 1e5 : result.kind === 'energy' ? 1e3 : 1e-6
         );
       else if (raisings) close(raised(model!, told, engine, result.kind), result.value, said);
     }

@@ -5,7 +5,9 @@
   import { printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
+  import { Dragging, nudge, snap } from './dragging.svelte';
   import { timeScale } from './scale';
+  import StationSaid from './StationSaid.svelte';
 
   let {
     sheet,
@@ -28,9 +30,7 @@
   } = $props();
 
   const minute = 60_000;
-  const snap = 5 * minute;
   let width = $state(900);
-  let dragged = $state<{ kind: 'want'; i: number; at: number } | { kind: 'step'; key: string; end: number }>();
   const left = 92;
   const right = $derived(width - 16);
   const lanes = $derived(plan.people.map((p) => p.name));
@@ -41,16 +41,23 @@
   const bottom = $derived(top + 26 + lanes.length * laneTall);
   const height = $derived(bottom + 26 + (other ? 26 : 0));
 
-  // The axis holds still while something is dragged along it.
-  let held = $state<{ from: number; to: number }>();
   const wants = $derived(plan.wants.map((w) => Date.parse(w.at)));
   const bounds = $derived({
     from: Math.min(sheet.begin, other?.begin ?? Infinity) - 10 * minute,
     to: Math.max(sheet.ready, ...wants.filter((w) => w < sheet.ready + 60 * minute), other?.ready ?? 0) + 20 * minute
   });
-  const scale = $derived(timeScale((held ?? bounds).from, (held ?? bounds).to, left, right));
-  const x = $derived(scale.x);
   const stations = $derived(sheet.stations);
+  let svg: SVGSVGElement;
+  const drag: Dragging<{ from: number; to: number }> = new Dragging(
+    (event) => scale.at(event.clientX - svg.getBoundingClientRect().left),
+    (d) => {
+      if (d.kind === 'want') return d.at === wants[d.i] ? undefined : onwant?.(d.i, d.at);
+      const s = stations.find((t) => t.key === d.key)!;
+      onminutes?.(d.key, Math.max(0, Math.round((d.at - s.start) / minute)));
+    }
+  );
+  const scale = $derived(timeScale((drag.held ?? bounds).from, (drag.held ?? bounds).to, left, right));
+  const x = $derived(scale.x);
   const phases = $derived(
     [...new Map(stations.map((s) => [s.phase, s.start])).entries()].map(([phase, start], i, all) => ({
       phase,
@@ -60,39 +67,7 @@
   );
   const end = $derived(Math.min(scale.to, Number.isFinite(sheet.steam.late) ? sheet.steam.late : scale.to));
   const later = $derived(plan.wants.filter((w) => x(Date.parse(w.at)) > right + 2));
-  const shown = $derived(stations.find((s) => s.key === chosen));
-  const wantAt = (i: number) => (dragged?.kind === 'want' && dragged.i === i ? dragged.at : wants[i]!);
-  const endOf = (s: (typeof stations)[number]) => (dragged?.kind === 'step' && dragged.key === s.key ? dragged.end : s.end);
-
-  const round = (at: number) => Math.round(at / snap) * snap;
-  let svg: SVGSVGElement;
-  const at = (event: PointerEvent) => scale.at(event.clientX - svg.getBoundingClientRect().left);
-  function down(event: PointerEvent, what: NonNullable<typeof dragged>) {
-    if (event.button !== 0) return;
-    (event.currentTarget as Element).setPointerCapture(event.pointerId);
-    held = { ...bounds };
-    dragged = what;
-    event.preventDefault();
-  }
-  function move(event: PointerEvent) {
-    if (dragged?.kind === 'want') dragged = { ...dragged, at: round(at(event)) };
-    else if (dragged?.kind === 'step') dragged = { ...dragged, end: at(event) };
-  }
-  function up() {
-    const d = dragged;
-    dragged = held = undefined;
-    if (d?.kind === 'want' && d.at !== wants[d.i]) onwant?.(d.i, d.at);
-    if (d?.kind === 'step') {
-      const s = stations.find((t) => t.key === d.key)!;
-      onminutes?.(d.key, Math.max(0, Math.round((d.end - s.start) / minute)));
-    }
-  }
-  const nudge = (event: KeyboardEvent, act: (steps: number) => void) => {
-    const by = { ArrowLeft: -1, ArrowRight: 1, PageDown: -6, PageUp: 6 }[event.key];
-    if (by === undefined) return;
-    event.preventDefault();
-    act(by);
-  };
+  const endOf = (s: (typeof stations)[number]) => drag.step(s.key, s.end);
 </script>
 
 <figure class="plot" bind:clientWidth={width}>
@@ -102,9 +77,9 @@
     {height}
     role="group"
     aria-label="Countdown, to scale: begin {clock(sheet.begin)}, light {clock(sheet.light)}, ready {clock(sheet.ready)}"
-    onpointermove={move}
-    onpointerup={up}
-    onpointercancel={() => (dragged = held = undefined)}
+    onpointermove={drag.move}
+    onpointerup={drag.end}
+    onpointercancel={drag.stop}
   >
     {#each scale.marks as mark (mark)}
       <path class="mark" d="M{x(mark)} {lineY - 5}V{bottom}" />
@@ -181,7 +156,7 @@
             aria-valuemin="0"
             aria-valuemax="480"
             aria-valuetext="{Math.round((endOf(s) - s.start) / minute)} min"
-            onpointerdown={(e) => down(e, { kind: 'step', key: s.key, end: s.end })}
+            onpointerdown={(e) => drag.begin(e, { kind: 'step', key: s.key, at: s.end }, bounds)}
             onkeydown={(e) => nudge(e, (by) => onminutes(s.key, Math.max(0, Math.round((s.end - s.start) / minute) + by)))}
           />
         {/if}
@@ -212,7 +187,8 @@
     {/if}
 
     {#each plan.wants as w, i (i)}
-      {@const wx = x(wantAt(i))}
+      {@const at = drag.want(i, wants[i]!)}
+      {@const wx = x(at)}
       {#if wx <= right + 2}
         <g
           class="want"
@@ -221,34 +197,24 @@
           role="slider"
           tabindex={onwant ? 0 : -1}
           aria-label="Wanted: {w.what}. Drag, or arrows for five minutes"
-          aria-valuenow={Math.round(wantAt(i) / minute)}
+          aria-valuenow={Math.round(at / minute)}
           aria-valuemin={Math.round(scale.from / minute)}
           aria-valuemax={Math.round(scale.to / minute)}
-          aria-valuetext={clock(wantAt(i))}
-          onpointerdown={(e) => onwant && down(e, { kind: 'want', i, at: wants[i]! })}
+          aria-valuetext={clock(at)}
+          onpointerdown={(e) => onwant && drag.begin(e, { kind: 'want', i, at: wants[i]! }, bounds)}
           onkeydown={(e) => onwant && nudge(e, (by) => onwant(i, wants[i]! + by * snap))}
         >
           <rect class="hold" x={wx - 46} y="0" width="92" height={bottom} />
           <path d="M{wx} 34V{bottom}" />
           <path class="flag" d="M{wx} 34l-7 -10h14z" />
           <text x={Math.min(right - 2, wx + 46)} y="18" text-anchor="end"
-            >{w.what.length > 16 ? `${w.what.slice(0, 15)}…` : w.what} {clock(wantAt(i))}</text
+            >{w.what.length > 16 ? `${w.what.slice(0, 15)}…` : w.what} {clock(at)}</text
           >
         </g>
       {/if}
     {/each}
   </svg>
-  <figcaption aria-live="polite">
-    {#if later.length}<span class="second">Later: {later.map((w) => `${w.what} ${clock(w.at)}`).join(', ')}.</span>{/if}
-    {#if shown}<strong>{clock(shown.start)}–{clock(shown.end)}</strong>
-      {printMarks(shown.what, unitChoice())} · {shown.who}{shown.slack >= minute && shown.slack < 1e9
-        ? ` · can slip ${Math.round(shown.slack / minute)} min`
-        : ' · no slack'}{:else}<span class="second">
-        Shaded: the raise, and darker the span in which working pressure comes eight times in ten. {onwant
-          ? 'Drag what is wanted along the line; touch a step to see it and to drag its end.'
-          : ''}</span
-      >{/if}
-  </figcaption>
+  <figcaption><StationSaid station={stations.find((s) => s.key === chosen)} {later} may={onwant !== undefined} /></figcaption>
 </figure>
 
 <style>
@@ -327,10 +293,5 @@
   .want.live {
     cursor: ew-resize;
     touch-action: none;
-  }
-  figcaption {
-    font-size: 0.9375rem;
-    min-height: 1.5rem;
-    margin-top: 2px;
   }
 </style>

@@ -1,12 +1,13 @@
 <script lang="ts">
   // What the day asks: when steam is wanted, when it must be over, who is there from when, water and weather, tests due.
   import type { DayPlan } from '$core/plan';
-  import { dayAfter, fromSi, isoDayIn, minutesIn, momentAt, toSi } from '$core/units';
+  import { dayAfter, isoDayIn, minutesIn, momentAt } from '$core/units';
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import DayField from '../form/DayField.svelte';
   import TimeField from '../form/TimeField.svelte';
+  import { typed, typedNumber, without } from '../form/typed';
   import { clubZone } from '../sheet/club';
-  import { unitChoice } from '../sheet/unit-choice';
+  import WeatherAndTests from './WeatherAndTests.svelte';
 
   let {
     plan,
@@ -19,18 +20,12 @@
     problem?: { field: string; sentence: string } | undefined;
     onchange: (part: Partial<DayPlan>) => void;
   } = $props();
-  const units = $derived(unitChoice());
   const zone = $derived(clubZone());
   const day = $derived(isoDayIn(plan.wants[0]!.at, zone));
   const minutesOf = (iso: string | null | undefined) => (iso ? minutesIn(iso, zone) : undefined);
   /** A clock time on the plan's day. */
   const on = (minutes: number) => momentAt(day, minutes, zone);
   const onOr = (minutes: number | undefined) => (minutes === undefined ? null : on(minutes));
-  const degrees = (K: number) => Math.round(fromSi(K, 'temperature', units.temperature));
-  /** What was typed into one of Carbon's fields: their events carry it, and have no element of their own. */
-  const typed = ({ detail }: CustomEvent<string | number | null | undefined>) => String(detail ?? '').trim();
-  const number = (event: CustomEvent<string | number | null | undefined>) => Number(typed(event));
-
   /** The whole day moves; every clock time of it stays. */
   function moveDay(to: string) {
     const days = Math.round((Date.parse(to) - Date.parse(day)) / 86_400_000);
@@ -52,9 +47,6 @@
     onchange({ wants: plan.wants.map((w, j) => (i === j ? { ...w, ...part } : w)) });
   const person = (i: number, part: Partial<DayPlan['people'][number]>) =>
     onchange({ people: plan.people.map((p, j) => (i === j ? { ...p, ...part } : p)) });
-  const test = (i: number, part: Partial<DayPlan['tests'][number]>) =>
-    onchange({ tests: plan.tests.map((t, j) => (i === j ? { ...t, ...part } : t)) });
-  const drop = <T,>(list: readonly T[], i: number) => list.filter((_, j) => j !== i);
   const id = $props.id();
   /** What is wrong in a part of the form, where it has no field of its own to stand at. */
   const wrong = (...fields: string[]) =>
@@ -79,7 +71,7 @@
         {#if plan.wants.length > 1}<button
             class="quiet"
             aria-label="Remove {w.what}"
-            onclick={() => onchange({ wants: drop(plan.wants, i) })}>✕</button
+            onclick={() => onchange({ wants: without(plan.wants, i) })}>✕</button
           >{/if}
       </div>
     {/each}
@@ -106,7 +98,7 @@
         min="0"
         max="1440"
         value={String(plan.running)}
-        on:change={(e) => onchange({ running: number(e) || 0 })}
+        on:change={(e) => onchange({ running: typedNumber(e) || 0 })}
       />
     </div>
     {#if wrong('end', 'running')}<p class="problem" role="alert">{wrong('end', 'running')}</p>{/if}
@@ -139,7 +131,7 @@
         {#if plan.people.length > 1}<button
             class="quiet"
             aria-label="Remove {p.name}"
-            onclick={() => onchange({ people: drop(plan.people, i) })}>✕</button
+            onclick={() => onchange({ people: without(plan.people, i) })}>✕</button
           >{/if}
       </div>
     {/each}
@@ -160,55 +152,7 @@
     <p class="second small">Without a time, there from the start and to the end. Times by the club’s clock, {zone.replaceAll('_', ' ')}.</p>
   </fieldset>
 
-  <fieldset class="wide">
-    <legend class="label">Water, weather, tests</legend>
-    <div class="line pair">
-      <TextInput
-        size="sm"
-        labelText="Water filled in, {units.temperature}"
-        type="number"
-        value={String(degrees(plan.water))}
-        on:change={(e) => onchange({ water: toSi(number(e), 'temperature', units.temperature) })}
-      />
-      <TextInput
-        size="sm"
-        labelText="Air, {units.temperature}"
-        type="number"
-        value={String(degrees(plan.air))}
-        on:change={(e) => onchange({ air: toSi(number(e), 'temperature', units.temperature) })}
-      />
-    </div>
-    {#if wrong('water', 'air')}<p class="problem" role="alert">{wrong('water', 'air')}</p>{/if}
-    {#each plan.tests as t, i (i)}
-      <div class="line">
-        <TextInput
-          size="sm"
-          hideLabel
-          labelText="Test"
-          value={t.what}
-          maxlength={80}
-          on:change={(e) => typed(e) && test(i, { what: typed(e) })}
-        />
-        <TextInput
-          size="sm"
-          hideLabel
-          labelText="Minutes"
-          type="number"
-          min="1"
-          max="240"
-          value={String(t.minutes)}
-          on:change={(e) => test(i, { minutes: Math.max(1, number(e) || 1) })}
-        />
-        <button class="quiet" aria-label="Remove {t.what}" onclick={() => onchange({ tests: drop(plan.tests, i) })}>✕</button>
-      </div>
-    {/each}
-    {#if wrong('tests', 'minutes', 'without', 'packed')}<p class="problem" role="alert">
-        {wrong('tests', 'minutes', 'without', 'packed')}
-      </p>{/if}
-    <button class="quiet" onclick={() => onchange({ tests: [...plan.tests, { what: 'Accumulation test', minutes: 15 }] })}
-      >Add a test due today</button
-    >
-  </fieldset>
+  <div class="wide"><WeatherAndTests {plan} {wrong} {onchange} /></div>
 </div>
 
 <style>
@@ -245,9 +189,6 @@
   .wide {
     grid-column: 1 / -1;
   }
-  .line.pair {
-    grid-template-columns: repeat(2, minmax(0, 11rem));
-  }
   .quiet {
     min-height: 32px;
   }
@@ -282,9 +223,6 @@
   @container page (max-width: 30rem) {
     .line {
       grid-template-columns: minmax(0, 2fr) minmax(0, 3fr) auto;
-    }
-    .line.pair {
-      grid-template-columns: minmax(0, 1fr);
     }
     .line.people {
       grid-template-columns: 1fr 1fr auto;

@@ -128,9 +128,6 @@
     font-size: 0.875rem;
     margin-left: 6px;
   }
-  .note {
-    margin: 8px 0 0;
-  }
   .on td {
     background: color-mix(in srgb, var(--works) 12%, var(--raised));
   }

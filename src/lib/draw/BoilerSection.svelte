@@ -1,139 +1,26 @@
 <script lang="ts">
   // The boiler in section, to scale from the fit-out's own figures, with the levels that matter on leaders.
-  import { boilerShape, type FitOut, glassHeight, heightOf } from '$core/engine';
-  import { type Figure, printGlass, printText, Refusal } from '$core/units';
+  import { type FitOut, glassHeight } from '$core/engine';
+  import { type Figure, printText } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
-  import { sectionOf } from './section';
+  import { sectionLayout } from './section-layout';
 
   let {
     fitOut,
     figures,
     height: wanted = 400
   }: { fitOut: FitOut; /** What to fill to is among them. */ figures: readonly Figure[]; height?: number } = $props();
-  const valueOf = (key: string) => figures.find((f) => f.key === key)?.worked.value;
   let width = $state(800);
-  /** On a narrow sheet the enlarged glass stands under the boiler instead of beside it. */
-  const stacked = $derived(width < 600 && fitOut.glasses.length > 0);
-  const boilerTall = $derived(stacked ? Math.min(wanted, width * 0.42 + 70) : wanted);
-  const height = $derived(stacked ? boilerTall + 250 : wanted);
   const units = $derived(unitChoice());
-  const shape = $derived(boilerShape(fitOut.boiler));
-  const section = $derived(sectionOf(fitOut.boiler));
   const len = (m: number) => printText(m, 'length', units);
-
-  const bounds = $derived.by(() => {
-    const all = [...section.shell, ...section.dry, ...(section.fire ? [{ ...section.fire, h: 0 }] : [])];
-    const x0 = Math.min(section.glassX - 0.03 * shape.top, ...all.map((r) => r.x));
-    const x1 = Math.max(...all.map((r) => r.x + r.w));
-    return { x0, x1, z0: Math.min(...all.map((r) => r.z)), z1: Math.max(...all.map((r) => r.z + r.h)) };
-  });
-  /** Room for leaders at the right, dimensions below. */
-  const margin = $derived({
-    left: 26,
-    right: stacked ? 24 : fitOut.glasses.length ? 268 : width < 560 ? 150 : 200,
-    top: 22,
-    bottom: 46
-  });
-  const scale = $derived(
-    Math.max(
-      1,
-      Math.min(
-        (width - margin.left - margin.right) / (bounds.x1 - bounds.x0),
-        (boilerTall - margin.top - margin.bottom) / (bounds.z1 - bounds.z0)
-      )
-    )
+  const { section, bounds, stacked, height, scale, px, py, end, detail, levels, placed, dimY, waterTop } = $derived(
+    sectionLayout(fitOut, { width, wanted, units, valueOf: (key) => figures.find((f) => f.key === key)?.worked.value })
   );
-  /** What is narrower than the sheet stands in its middle. */
-  const aside = $derived(Math.max(0, (width - margin.left - margin.right - (bounds.x1 - bounds.x0) * scale) / 2));
-  const px = (x: number) => margin.left + aside + (x - bounds.x0) * scale;
-  const used = $derived((bounds.z1 - bounds.z0) * scale);
-  const py = (z: number) => margin.top + (boilerTall - margin.top - margin.bottom - used) / 2 + (bounds.z1 - z) * scale;
-  const end = $derived(px(bounds.x1));
-
-  interface Level {
-    z: number;
-    word: string;
-    kind: 'water' | 'cold' | 'low' | 'plain';
-  }
-  const levels = $derived.by((): Level[] => {
-    const out: Level[] = [];
-    const [start, cold] = [valueOf('start'), valueOf('cold')];
-    if (fitOut.glasses.length) {
-      const [g] = fitOut.glasses;
-      out.push(
-        { z: g!.topNut, word: 'top nut', kind: 'plain' },
-        {
-          z: glassHeight(fitOut, fitOut.levels.wanted),
-          word: `${printGlass(fitOut.levels.wanted)} hot at ${printText(fitOut.workingPressure, 'pressure', units)}`,
-          kind: 'water'
-        },
-        ...(start === undefined
-          ? []
-          : [
-              {
-                z: glassHeight(fitOut, start),
-                word: `fill cold to ${printGlass(start)}${cold === undefined ? '' : `, ${printText(cold, 'volume', units)}`}`,
-                kind: 'cold' as const
-              }
-            ]),
-        { z: glassHeight(fitOut, fitOut.levels.lowest), word: 'lowest running level', kind: 'low' },
-        { z: g!.bottomNut, word: 'bottom nut', kind: 'plain' }
-      );
-    } else if (start !== undefined)
-      out.push({
-        z: heightOf(shape, Math.min(start, shape.total)),
-        word: `measured fill, ${printText(start, 'volume', units)}`,
-        kind: 'water'
-      });
-    out.push({ z: shape.heated, word: `hottest metal, ${len(shape.heated)} up`, kind: 'plain' });
-    return out.sort((a, b) => b.z - a.z);
-  });
-  const words = $derived.by(() => {
-    try {
-      return levels;
-    } catch (error) {
-      if (error instanceof Refusal) return [];
-      throw error;
-    }
-  });
-  /** The glass again, larger: its levels lie too close together at the boiler's own scale. */
-  const detail = $derived.by(() => {
-    const [g] = fitOut.glasses;
-    if (!g) return undefined;
-    const low = Math.max(
-      Math.min(g.bottomNut, shape.heated) - 0.06 * (g.topNut - g.bottomNut),
-      g.bottomNut - (g.topNut - g.bottomNut) * 0.5
-    );
-    const top = stacked ? boilerTall : margin.top;
-    const tall = (stacked ? 250 : height - margin.top) - 56;
-    const y = (z: number) => top + 30 + ((g.topNut - z) / (g.topNut - low)) * (tall - 28);
-    return {
-      x: stacked ? 48 : end + 52,
-      y,
-      low,
-      nuts: [y(g.topNut), y(g.bottomNut)] as const,
-      times: (tall - 28) / (g.topNut - low) / scale
-    };
-  });
-  /** Leaders' words are pushed apart downwards, then the whole column is kept inside the sheet. */
-  const placed = $derived.by(() => {
-    const gap = 24;
-    let last = -Infinity;
-    const from = detail?.y ?? py;
-    const told = detail ? words.filter(({ z }) => z >= detail.low) : words;
-    const ys = told.map(({ z }) => (last = Math.max(from(z) + 5, last + gap)));
-    const over = Math.max(0, (ys.at(-1) ?? 0) - (height - 12));
-    for (let i = ys.length - 1, limit = Infinity; i >= 0 && over > 0; i--)
-      limit = ys[i] = Math.min(ys[i]!, i === ys.length - 1 ? height - 12 : limit - gap);
-    return told.map((level, i) => ({ ...level, y: ys[i]! }));
-  });
-  const dimY = $derived(py(bounds.z0) + 22);
-  const waterTop = $derived(words.find((l) => l.kind === 'water')?.z ?? 0);
   const id = $props.id();
 </script>
 
 <figure bind:clientWidth={width}>
-  <svg {width} {height} role="img" aria-label="Boiler of {fitOut.name} in section, to scale. {words.map((l) => l.word).join('; ')}.">
+  <svg {width} {height} role="img" aria-label="Boiler of {fitOut.name} in section, to scale. {levels.map((l) => l.word).join('; ')}.">
     <defs>
       <clipPath id="{id}-shell">
         {#each section.shell as r, i (i)}<rect x={px(r.x)} y={py(r.z + r.h)} width={r.w * scale} height={r.h * scale} />{/each}
@@ -192,7 +79,7 @@
       <path class="thin" d="M{gx} {py(g.topNut) - 3}H{px(0)}M{gx} {py(g.bottomNut) + 3}H{px(0)}" />
     {/each}
 
-    {#each words as level (level.word)}
+    {#each levels as level (level.word)}
       {#if level.kind !== 'plain' || !detail}<path
           class="level {level.kind}"
           d="M{px(fitOut.glasses.length ? section.glassX : bounds.x0)} {py(level.z)}H{end}"

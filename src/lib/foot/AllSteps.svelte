@@ -8,12 +8,12 @@
   import { clock } from '../sheet/when';
 
   let {
-    open = $bindable(),
     log,
     now,
     onchoose,
-    onphase
-  }: { open: boolean; log: Log; now: number; onchoose: (key: string) => void; onphase: (phase: Phase) => void } = $props();
+    onphase,
+    onclose
+  }: { log: Log; now: number; onchoose: (key: string) => void; onphase: (phase: Phase) => void; onclose: () => void } = $props();
   const steps = $derived(log.context.procedure.steps);
   const words = (s: Standing): string => {
     switch (s.is) {
@@ -37,36 +37,34 @@
   const bringHere = (element: Element) => void setTimeout(() => element.scrollIntoView({ block: 'start' }), 50);
 </script>
 
-<Modal bind:open passiveModal modalHeading="All steps" size="lg" hasScrollingContent>
-  {#if open}
-    {#each phases as phase (phase)}
-      {@const here = steps.filter((s) => s.phase === phase)}
-      {#if here.length}
-        <section {@attach phase === log.state.phase && bringHere}>
-          <div class="head">
-            <h3>{phase} <span class="second">{here.filter((s) => log.state.steps[s.key]).length} of {here.length}</span></h3>
-            {#if phase === log.state.phase}<span class="label">now</span>{:else}<button class="quiet" onclick={() => onphase(phase)}
-                >Go to this phase</button
-              >{/if}
-          </div>
-          <ul>
-            {#each here as step (step.key)}
-              {@const s = standing(step, log.state, log.context.procedure, now)}
-              <li class={s.is} class:against={log.state.steps[step.key]?.against !== undefined}>
-                <button disabled={s.is === 'done'} onclick={() => onchoose(step.key)}
-                  ><span class="mark" aria-hidden="true">{mark[s.is]}</span><span>{text(step.what)}</span><span class="second"
-                    >{text(words(s))}{#if log.state.steps[step.key]?.against}. ▲ The log did not bear it out: {text(
-                        log.state.steps[step.key]!.against!
-                      )}{/if}</span
-                  ></button
-                >
-              </li>
-            {/each}
-          </ul>
-        </section>
-      {/if}
-    {/each}
-  {/if}
+<Modal open on:close={onclose} passiveModal modalHeading="All steps" size="lg" hasScrollingContent>
+  {#each phases as phase (phase)}
+    {@const here = steps.filter((s) => s.phase === phase)}
+    {#if here.length}
+      <section {@attach phase === log.state.phase && bringHere}>
+        <div class="head">
+          <h3>{phase} <span class="second">{here.filter((s) => log.state.steps[s.key]).length} of {here.length}</span></h3>
+          {#if phase === log.state.phase}<span class="label">now</span>{:else}<button class="quiet" onclick={() => onphase(phase)}
+              >Go to this phase</button
+            >{/if}
+        </div>
+        <ul>
+          {#each here as step (step.key)}
+            {@const s = standing(step, log.state, log.context.procedure, now)}
+            <li class={s.is} class:against={log.state.steps[step.key]?.against !== undefined}>
+              <button disabled={s.is === 'done'} onclick={() => onchoose(step.key)}
+                ><span class="mark" aria-hidden="true">{mark[s.is]}</span><span>{text(step.what)}</span><span class="second"
+                  >{text(words(s))}{#if log.state.steps[step.key]?.against}. ▲ The log did not bear it out: {text(
+                      log.state.steps[step.key]!.against!
+                    )}{/if}</span
+                ></button
+              >
+            </li>
+          {/each}
+        </ul>
+      </section>
+    {/if}
+  {/each}
 </Modal>
 
 <style>

@@ -1,9 +1,12 @@
 <script lang="ts">
   // What is asked for now and then on a Footplate, over it: loaded when the page is at rest, made when it is asked for.
-  import type { Bodies, Kind, Log } from '$core/log';
   import { phases, type Phase } from '$core/procedure';
+  import { printMarks } from '$core/units';
   import { Modal } from 'carbon-components-svelte';
+  import { unitChoice } from '../sheet/unit-choice';
   import AllSteps from './AllSteps.svelte';
+  import type { Dialog } from './dialogs';
+  import type { Footplate } from './footplate.svelte';
   import HandOver from './HandOver.svelte';
   import { keys } from './keys';
   import SignOff from './SignOff.svelte';
@@ -11,59 +14,42 @@
 
   let {
     open = $bindable(),
-    id,
-    log,
-    now,
+    foot,
     people,
-    next,
-    me,
-    maySign,
-    record,
-    onchoose
-  }: {
-    open: { keys: boolean; steps: boolean; hand: boolean; sign: boolean; throw: boolean };
-    id: string;
-    log: Log;
-    now: number;
-    people: readonly string[];
-    /** What is due next, for whoever takes it over. */
-    next: string;
-    me: string;
-    maySign: boolean;
-    record: <K extends Kind>(kind: K, body: Bodies[K]) => void;
-    onchoose: (step: string) => void;
-  } = $props();
-  const { fitOut, procedure } = $derived(log.context);
+    maySign
+  }: { open: Dialog | undefined; foot: Footplate; people: readonly string[]; maySign: boolean } = $props();
+  const units = $derived(unitChoice());
+  /** What is due next, for whoever takes it over. */
+  const next = $derived(foot.placed ? printMarks(foot.placed.step.what, units) : 'Look at the glass');
+  const shut = () => void (open = undefined);
 </script>
 
-{#if open.steps}
+{#if open === 'steps'}
   <AllSteps
-    bind:open={open.steps}
-    {log}
-    {now}
-    onchoose={(k) => (onchoose(k), (open.steps = false))}
-    onphase={(phase: Phase) => (record('phase', { phase }), (open.steps = false))}
+    log={foot.log}
+    now={foot.now}
+    onchoose={(k) => (foot.choose(k), shut())}
+    onphase={(phase: Phase) => (foot.record('phase', { phase }), shut())}
+    onclose={shut}
   />
-{/if}
-{#if open.hand}
-  <HandOver bind:open={open.hand} {people} keeper={log.state.keeper} {next} onhand={(to, due) => record('handover', { to, next: due })} />
-{/if}
-{#if open.sign}
+{:else if open === 'hand'}
+  <HandOver {people} keeper={foot.state.keeper} {next} onhand={(to, due) => foot.record('handover', { to, next: due })} onclose={shut} />
+{:else if open === 'sign'}
   <SignOff
-    bind:open={open.sign}
-    state={log.state}
-    steps={procedure.steps}
-    {me}
+    state={foot.state}
+    steps={foot.procedure.steps}
+    me={foot.me}
     {maySign}
     onsign={(name, remarks) => {
-      record('sign', { as: 'keeper', name, ...(remarks ? { remarks } : {}) });
-      open.sign = false;
+      foot.record('sign', { as: 'keeper', name, ...(remarks ? { remarks } : {}) });
+      shut();
     }}
+    onclose={shut}
   />
-{/if}
-{#if open.throw}<ThrowAway bind:open={open.throw} {id} engine={fitOut.name} />{/if}
-{#if open.keys}
-  <Modal bind:open={open.keys} passiveModal modalHeading="Keys" size="sm">
+{:else if open === 'throw'}
+  <ThrowAway id={foot.steaming.id} engine={foot.fitOut.name} onclose={shut} />
+{:else if open === 'keys'}
+  <Modal open on:close={shut} passiveModal modalHeading="Keys" size="sm">
     <table class="ruled">
       <tbody
         >{#each keys as [k, what] (k)}<tr><td class="figure">{k}</td><td>{what}</td></tr>{/each}</tbody

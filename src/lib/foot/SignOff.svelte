@@ -4,56 +4,53 @@
   import { things, type Step } from '$core/procedure';
   import { printMarks } from '$core/units';
   import { Modal, TextArea, TextInput } from 'carbon-components-svelte';
+  import { untrack } from 'svelte';
   import { unitChoice } from '../sheet/unit-choice';
 
   let {
-    open = $bindable(),
     state: state_,
     steps,
     me,
     maySign,
-    onsign
+    onsign,
+    onclose
   }: {
-    open: boolean;
     state: State;
     steps: readonly Step[];
     me: string;
     maySign: boolean;
     onsign: (name: string, remarks: string) => void;
+    onclose: () => void;
   } = $props();
-  let name = $state('');
+  let name = $state(untrack(() => me));
   let remarks = $state('');
   const stops = $derived([...forbidden('leave', state_), ...(maySign ? [] : ['A trainee does not sign: the keeper does.'])]);
   const left = $derived(steps.filter((s) => !state_.steps[s.key]));
   const still = $derived(Object.keys(state_.open).map((k) => things[k as keyof typeof things].open));
-  $effect(() => {
-    if (open) name = me;
-  });
 </script>
 
 <Modal
-  bind:open
+  open
   modalHeading="Sign and close"
   primaryButtonText="Sign"
   secondaryButtonText="Not yet"
   primaryButtonDisabled={stops.length > 0 || !name.trim()}
   on:submit={() => onsign(name.trim(), remarks.trim())}
-  on:click:button--secondary={() => (open = false)}
+  on:close={onclose}
+  on:click:button--secondary={onclose}
 >
-  {#if open}
-    <div class="stack">
-      {#each stops as stop (stop)}<p class="strip act">{stop}</p>{/each}
-      {#if still.length}<p>Still open, and carried over to next time: <strong>{still.join(', ')}</strong>.</p>{/if}
-      {#if left.length}<p>
-          {left.length}
-          {left.length === 1 ? 'step was' : 'steps were'} neither done nor skipped and will head the next list: {left
-            .slice(0, 6)
-            .map((s) => printMarks(s.what, unitChoice()))
-            .join('; ')}{left.length > 6 ? ' …' : ''}.
-        </p>{/if}
-      <p>Signing ends this steaming. It says what was done and seen; it does not say that the boiler is safe.</p>
-      <TextInput labelText="Keeper’s signature: your name" bind:value={name} maxlength={120} />
-      <TextArea labelText="Remarks" bind:value={remarks} rows={2} maxlength={2000} placeholder="What to bring next time" />
-    </div>
-  {/if}
+  <div class="stack">
+    {#each stops as stop (stop)}<p class="strip act">{stop}</p>{/each}
+    {#if still.length}<p>Still open, and carried over to next time: <strong>{still.join(', ')}</strong>.</p>{/if}
+    {#if left.length}<p>
+        {left.length}
+        {left.length === 1 ? 'step was' : 'steps were'} neither done nor skipped and will head the next list: {left
+          .slice(0, 6)
+          .map((s) => printMarks(s.what, unitChoice()))
+          .join('; ')}{left.length > 6 ? ' …' : ''}.
+      </p>{/if}
+    <p>Signing ends this steaming. It says what was done and seen; it does not say that the boiler is safe.</p>
+    <TextInput labelText="Keeper’s signature: your name" bind:value={name} maxlength={120} />
+    <TextArea labelText="Remarks" bind:value={remarks} rows={2} maxlength={2000} placeholder="What to bring next time" />
+  </div>
 </Modal>

@@ -3,7 +3,7 @@
   import { goto } from '$app/navigation';
   import { Button, Modal, TextInput } from 'carbon-components-svelte';
 
-  let { open = $bindable(), id, engine }: { open: boolean; id: string; engine: string } = $props();
+  let { id, engine, onclose }: { id: string; engine: string; onclose: () => void } = $props();
   let reason = $state('Started by mistake');
   let problem = $state<string>();
 
@@ -19,7 +19,7 @@
   }
 </script>
 
-<Modal bind:open passiveModal modalHeading="Throw this start away">
+<Modal open on:close={onclose} passiveModal modalHeading="Throw this start away">
   <form class="stack" onsubmit={throwAway}>
     <p>{engine} was not lit. It leaves the Logbook and the Yard; a day sheet it was begun from is a plan again.</p>
     <TextInput labelText="Why it was no start" bind:value={reason} maxlength={300} required />

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import { goto } from '$app/navigation';
-  import { page } from '$app/state';
   import { forbids } from '$core/log';
+  import { goWith } from '$lib/sheet/go-with';
+  import Pages from '$lib/sheet/Pages.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { day } from '$lib/sheet/when';
-  import { Button, Modal, PaginationNav, Select, SelectItem, TextArea } from 'carbon-components-svelte';
+  import { Button, Modal, Select, SelectItem, TextArea } from 'carbon-components-svelte';
 
   let { data, form } = $props();
   type Line = (typeof data.lines)[number];
@@ -15,18 +15,13 @@
   $effect(() => {
     if (form && 'done' in form) raising = fixOpen = false;
   });
-  const pages = $derived(Math.max(1, Math.ceil(data.total / data.size)));
   const shows = [
     ['open', 'Open'],
     ['fixed', 'Fixed'],
     ['all', 'All']
   ] as const;
 
-  function go(change: Record<string, string>) {
-    const url = new URL(page.url);
-    for (const [k, v] of Object.entries({ page: '1', ...change })) url.searchParams.set(k, v);
-    void goto(url, { keepFocus: true });
-  }
+  const go = (change: Record<string, string>) => goWith({ page: '1', ...change });
   const clears = (line: Line) => data.rights.includes('fix faults') && (line.forbids !== 'steaming' || data.rights.includes('clear a bar'));
 </script>
 
@@ -94,9 +89,7 @@
           >{/each}
       </tbody>
     </table>
-    {#if pages > 1}<div class="pages">
-        <PaginationNav total={pages} page={data.wanted.page - 1} shown={7} on:change={(e) => go({ page: String(e.detail.page + 1) })} />
-      </div>{/if}
+    <Pages total={data.total} size={data.size} page={data.wanted.page} />
   </div>
 </div>
 
@@ -149,11 +142,5 @@
   }
   .none {
     padding: 24px 8px;
-  }
-  .pages {
-    border-top: 1px solid var(--ink);
-    padding: 4px;
-    display: flex;
-    justify-content: center;
   }
 </style>

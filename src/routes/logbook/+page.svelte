@@ -1,27 +1,19 @@
 <script lang="ts">
-  import { goto } from '$app/navigation';
-  import { page } from '$app/state';
   import { printText } from '$core/units';
   import DayField from '$lib/form/DayField.svelte';
+  import Pages from '$lib/sheet/Pages.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { clock, day, span } from '$lib/sheet/when';
-  import { Button, Modal, PaginationNav, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { Button, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 
   let { data, form } = $props();
   const units = $derived(unitChoice());
-  const pages = $derived(Math.max(1, Math.ceil(data.total / data.size)));
   let importing = $state(false);
   $effect(() => {
     if (form?.problems) importing = true;
   });
   const filtered = $derived(Boolean(data.wanted.engine || data.wanted.keeper || data.wanted.from || data.wanted.to));
-
-  function toPage(n: number) {
-    const url = new URL(page.url);
-    url.searchParams.set('page', String(n));
-    void goto(url, { keepFocus: true });
-  }
 </script>
 
 <svelte:head><title>Logbook · Joram</title></svelte:head>
@@ -94,9 +86,7 @@
         {/each}
       </tbody>
     </table>
-    {#if pages > 1}<div class="pages">
-        <PaginationNav total={pages} page={(data.wanted.page ?? 1) - 1} shown={7} on:change={(e) => toPage(e.detail.page + 1)} />
-      </div>{/if}
+    <Pages total={data.total} size={data.size} page={data.wanted.page ?? 1} />
   </div>
 </div>
 
@@ -138,12 +128,6 @@
   }
   .none {
     padding: 24px 8px;
-  }
-  .pages {
-    border-top: 1px solid var(--ink);
-    padding: 4px;
-    display: flex;
-    justify-content: center;
   }
   @container page (max-width: 50rem) {
     .filter {

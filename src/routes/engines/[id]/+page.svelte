@@ -1,14 +1,14 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import { printMarks, printText } from '$core/units';
-  import BoilerSection from '$lib/draw/BoilerSection.svelte';
+  import { printText } from '$core/units';
+  import CarriedOver from '$lib/engine/CarriedOver.svelte';
+  import Drawing from '$lib/engine/Drawing.svelte';
   import LastSteamings from '$lib/engine/LastSteamings.svelte';
   import OpenFaults from '$lib/engine/OpenFaults.svelte';
   import Papers from '$lib/engine/Papers.svelte';
   import PlanDialog from '$lib/engine/PlanDialog.svelte';
   import StartDialog from '$lib/engine/StartDialog.svelte';
   import Steams from '$lib/engine/Steams.svelte';
-  import Figures from '$lib/sheet/Figures.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { clock, daysLeft, dayWords, moment } from '$lib/sheet/when';
@@ -70,48 +70,11 @@
   </TitleBlock>
   {#if retired}<p class="strip above">This engine is retired: it is neither planned nor steamed. Its records stay.</p>{/if}
 
-  <div class="box drawing">
-    <section class="pad section">
-      <div class="row between">
-        <h2 class="label">Boiler, in section, to scale. Levels at the glass</h2>
-        <p class="row">
-          {#if can('edit engines')}<a href="/engines/{data.engine.id}/edit">Change the fit-out</a>{/if}
-          <a href="/engines/{data.engine.id}/fit-out.json">Export it</a>
-        </p>
-      </div>
-      <BoilerSection fitOut={f} figures={data.figures} />
-    </section>
-    <section class="pad figures">
-      <div class="row between">
-        <h2 class="label">Figure</h2>
-        <span class="label">Value</span>
-      </div>
-      <Figures figures={data.figures} />
-      <p class="second small">
-        Touch a figure for its working. These come from the fit-out; they are arithmetic, not a judgement of the boiler.
-      </p>
-    </section>
-  </div>
+  <Drawing engineId={data.engine.id} fitOut={f} figures={data.figures} mayEdit={can('edit engines')} />
 
   <div class="three">
     <OpenFaults engineId={data.engine.id} faults={data.faults} may={can('log')} {form} />
-    <section class="box pad">
-      <h2 class="label">Carried over from last time</h2>
-      <table class="ruled">
-        <tbody>
-          {#each data.carried.slice(0, 5) as c (c.what + c.how)}
-            <tr
-              ><td
-                >{printMarks(c.what, units)}{#if c.reason}<br /><span class="second">{c.reason}</span>{/if}</td
-              ><td class="num wrap">{c.how}</td></tr
-            >
-          {:else}<tr
-              ><td class="second">{data.last ? 'Nothing was left undone.' : 'Nothing yet: the first steaming is still to come.'}</td></tr
-            >{/each}
-        </tbody>
-      </table>
-      {#if data.carried.length > 5}<p class="second small">and {data.carried.length - 5} more</p>{/if}
-    </section>
+    <CarriedOver carried={data.carried} any={data.last !== undefined} />
     <Papers {newest} now={data.now} may={can('keep papers')} {form} />
   </div>
 
@@ -162,45 +125,21 @@
   .above {
     margin-top: 12px;
   }
-  .drawing {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 380px;
-    margin-top: 12px;
-  }
-  .section {
-    padding-bottom: 8px;
-  }
-  .figures {
-    border-left: 1px solid var(--rule);
-  }
-  .small {
-    font-size: 0.9375rem;
-    margin-top: 8px;
-  }
-  .section .row p,
-  .section .row {
-    font-size: 0.9375rem;
-  }
   .three {
     display: grid;
     grid-template-columns: repeat(3, minmax(0, 1fr));
     gap: 12px;
     margin-top: 12px;
   }
-  .wrap {
-    white-space: normal;
+  .small {
+    font-size: 0.9375rem;
   }
   .history {
     margin-top: 12px;
   }
   @container page (max-width: 56.25rem) {
-    .drawing,
     .three {
       grid-template-columns: minmax(0, 1fr);
-    }
-    .figures {
-      border-left: 0;
-      border-top: 1px solid var(--rule);
     }
   }
 </style>

@@ -34,7 +34,7 @@ export interface RaiseFilter {
 }
 
 /** Guesses in the cloud. */
-const cloud = 256;
+export const cloud = 256;
 
 export interface RaiseStart {
   readonly plant: Plant;
@@ -244,102 +244,4 @@ export function fedIn(f: RaiseFilter, at: number, kg: number, h: number): void {
   runTo(f, at);
   f.table = energyTable(f.plant.vessel, f.table.water + kg);
   for (let i = 0; i < cloud; i++) f.energy[i]! += kg * h;
-}
-
-/** A fire that wanders is brought back by its keeper in about this long, s. */
-const comesBack = 900;
-
-/** When something will be: s since 1970. Eight times in ten it lies between early and late. */
-export interface Band {
-  readonly early: number;
-  readonly middle: number;
-  readonly late: number;
-  /** Share of the cloud that gets there at all within the time that was looked ahead. */
-  readonly sure: number;
-}
-
-/**
- * Quantiles of arrivals that weigh the same; what never arrives stands at the end, and an edge that never arrives is
- * Infinity, never a number made up for it.
- */
-export function bandOf(times: Float64Array, widen = 1): Band {
-  const sorted = Float64Array.from(times).sort();
-  const at = (q: number) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
-  const [early, middle, late] = [at(0.1), at(0.5), at(0.9)];
-  const arrive = sorted.findIndex((t) => t === Infinity);
-  const sure = (arrive < 0 ? sorted.length : arrive) / sorted.length;
-  if (middle === Infinity) return { early, middle, late, sure };
-  return { early: middle - (middle - early) * widen, middle, late: middle + (late - middle) * widen, sure };
-}
-
-/** Guesses that are run ahead: drawn from the cloud by weight, evenly. */
-const scouts = 96;
-const chosen = new Int32Array(scouts);
-function choose(f: RaiseFilter): void {
-  let [j, sum] = [0, f.weight[0]!];
-  for (let i = 0; i < scouts; i++) {
-    const at = (i + 0.5) / scouts;
-    while (sum < at && j < cloud - 1) sum += f.weight[++j]!;
-    chosen[i] = j;
-  }
-}
-
-/**
- * The times at which the gauge will show these pressures.
- * @param gates Pa at the gauge, rising
- * @param ahead s, how far to look
- */
-export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600 } = {}): Band[] {
-  const { plant, heating } = f;
-  const luck = chance(Math.round(f.now) % 100_003);
-  const times = gates.map(() => new Float64Array(scouts).fill(Infinity));
-  choose(f);
-  const fastest = plant.pace * 1.15;
-  const target = energyAt(f.table, boilingAt(gates.at(-1)! + f.atmosphere));
-  for (let n = 0; n < scouts; n++) {
-    const i = chosen[n]!;
-    let energy = f.energy[i]!;
-    const lnHeat = f.lnHeat[i]!;
-    let air = f.air[i]!;
-    let blower = f.blower;
-    let gate = 0;
-    let t = f.now;
-    const lag = Math.exp(f.lnLag[i]!);
-    // About thirty steps to the last gate: a full-size engine is not stepped like a toy.
-    const dt = Math.min(180, Math.max(4, (target - energy) / Math.exp(lnHeat) / 30));
-    const sd = heating.walk * Math.sqrt(dt / 60);
-    let T = temperatureAt(f.table, energy);
-    let before = needleAt(f.table, air, T, f.atmosphere);
-    while (gate < gates.length && gates[gate]! <= before) times[gate++]![n] = t;
-    // The fire's coming up is a series of equal shrinkings.
-    let down = Math.exp(-(t + dt / 2 - f.litAt) / lag);
-    const shrinks = Math.exp(-dt / lag);
-    let wander = 0;
-    const returns = Math.min(0.5, dt / comesBack);
-    let heat = Math.exp(lnHeat + (blower ? f.lnBoost[i]! : 0));
-    while (gate < gates.length && t < f.now + far) {
-      energy += (heat * Math.exp(wander) * (1 - down) - plant.vessel.loss * (T - f.ambient)) * dt;
-      down *= shrinks;
-      // Heat wanders on, but it has a mean it belongs to.
-      wander += sd * luck.normal() - wander * returns;
-      const was = T;
-      T = temperatureAt(f.table, energy);
-      // A boiler with a pace is kept to it by its keeper.
-      if (T > was + fastest * dt) energy = energyAt(f.table, (T = was + fastest * dt));
-      const gauge = needleAt(f.table, air, T, f.atmosphere);
-      air = airLeft(air, f.lnLeak[i]!, gauge, dt);
-      if (!blower && plant.sustains > 0 && gauge >= plant.sustains) {
-        blower = true;
-        heat *= Math.exp(f.lnBoost[i]!);
-      }
-      while (gate < gates.length && gauge >= gates[gate]!) {
-        const share = gauge > before ? Math.min(1, Math.max(0, (gates[gate]! - before) / (gauge - before))) : 1;
-        times[gate++]![n] = t + share * dt;
-      }
-      before = gauge;
-      t += dt;
-      if (energy < f.table.energy[0]!) break;
-    }
-  }
-  return times.map((of) => bandOf(of, heating.width));
 }

@@ -1,56 +1,6 @@
-import type { FitOut } from '../engine';
-import { type Observation, observations, type Valve } from '../procedure';
-import { saturationAtGauge, saturationPressure, saturationTemperature } from '../steam';
-import {
-  absolute,
-  type Gauge,
-  isLevel,
-  parseGlass,
-  parseNumber,
-  parseQuantity,
-  printGlass,
-  printText,
-  standardAtmosphere,
-  toSi,
-  type UnitChoice
-} from '../units';
-import { glassReading } from './fold';
-import type { Bodies, Kind } from './kinds';
-import { echo } from './say';
-import type { State } from './state';
-
-/** The quick line: a whole observation typed or dictated in one go, such as `65 1/2 coal`. Its grammar is in docs/quick-line.md. */
-
-/** An entry that was understood, not yet made. */
-export type Understood = { [K in Kind]: { kind: K; body: Bodies[K] } }[Kind];
-
-export interface QuickLine {
-  readonly entries: readonly Understood[];
-  /** What was understood, in the order it was said. */
-  readonly echo: readonly string[];
-  /** What is implausible for this engine and is asked about before it is logged. */
-  readonly asks: readonly string[];
-  /** What could not be understood; nothing is logged while there is any. */
-  readonly problem?: string;
-}
-
-export interface Around {
-  readonly fitOut: FitOut;
-  readonly state: State;
-  readonly units: UnitChoice;
-  /** ms since 1970 */ readonly now: number;
-}
-
-interface Draft {
-  pressure?: number;
-  glass?: Bodies['reading']['glass'];
-  temperature?: number;
-  tank?: number;
-  others: Understood[];
-}
-
-/** Reads from the front of the words; gives back how many it took, or 0. */
-type Reader = (words: readonly string[], draft: Draft, around: Around) => number;
+import { type Observation, observations, type Valve } from '../../procedure';
+import { isLevel, parseGlass, parseNumber, parseQuantity } from '../../units';
+import type { Reader } from './draft';
 
 const isWord = (w: string | undefined, ...list: string[]) => w !== undefined && list.includes(w);
 const fuels: Record<string, string> = { coal: 'coal', charcoal: 'charcoal', wood: 'wood', sticks: 'wood', anthracite: 'anthracite' };
@@ -80,7 +30,8 @@ function opening(words: readonly string[]): { open: number; took: number } {
   return { open: 1, took: 0 };
 }
 
-const readers: readonly Reader[] = [
+/** Tried in this order at each word of a line. */
+export const readers: readonly Reader[] = [
   // note … and fault … take the rest of the line as it stands.
   (words, draft) => {
     if (isWord(words[0], 'note') && words.length > 1) {
@@ -249,76 +200,3 @@ const readers: readonly Reader[] = [
     return 0;
   }
 ];
-
-const fillers = new Set(['and', 'with', 'at', 'now', 'psi,', 'a', 'the', ',', 'in']);
-
-/** Reads one typed or dictated line. */
-export function quickLine(text: string, around: Around): QuickLine {
-  const raw = text.trim();
-  if (!raw) return { entries: [], echo: [], asks: [] };
-  const keepsCase = /^(note|fault)\b/i.test(raw);
-  let words = (keepsCase ? raw.replace(/^\w+/, (w) => w.toLowerCase()) : raw.toLowerCase()).split(/[\s;]+|,(?=\s)/).filter(Boolean);
-  const draft: Draft = { others: [] };
-  while (words.length) {
-    let took = 0;
-    for (const reader of readers) if ((took = reader(words, draft, around)) > 0) break;
-    if (took === 0 && fillers.has(words[0]!)) took = 1;
-    if (took === 0)
-      return {
-        entries: [],
-        echo: [],
-        asks: [],
-        problem: `“${words[0]}” was not understood. Try a pressure, a glass, a fuel, a feed or a valve: 65 ½ coal.`
-      };
-    words = words.slice(took);
-  }
-  const entries: Understood[] = [];
-  if (draft.pressure !== undefined || draft.glass !== undefined || draft.temperature !== undefined || draft.tank !== undefined)
-    entries.push({
-      kind: 'reading',
-      body: {
-        ...(draft.glass === undefined
-          ? draft.pressure === undefined
-            ? {}
-            : { pressure: draft.pressure }
-          : glassReading(draft.glass, around.state, draft.pressure)),
-        ...(draft.temperature === undefined ? {} : { temperature: draft.temperature }),
-        ...(draft.tank === undefined ? {} : { tank: draft.tank })
-      }
-    });
-  entries.push(...draft.others);
-  return { entries, echo: entries.map((e) => echo(e, around.units)), asks: asks(draft, around) };
-}
-
-/**
- * What is implausible for this engine, each as a question. A value is asked about, never refused: the operator was there.
- */
-function asks(draft: Draft, { fitOut, state, units, now }: Around): string[] {
-  const out: string[] = [];
-  const wp = fitOut.workingPressure;
-  const show = (x: number) => printText(x, 'pressure', units);
-  if (draft.pressure !== undefined && draft.pressure > wp * 1.3)
-    out.push(`${show(draft.pressure)} on an engine of ${show(wp)}: is that right?`);
-  if (draft.pressure !== undefined && draft.pressure < 0) out.push('A pressure below nothing: is the boiler cooling shut?');
-  if (draft.glass !== undefined && fitOut.glasses.length === 0) out.push('This engine has no gauge glass: log it all the same?');
-  const last = state.glass;
-  if (draft.glass !== undefined && isLevel(draft.glass) && last && isLevel(last.value)) {
-    const seconds = (now - Date.parse(last.at)) / 1000;
-    if (Math.abs(draft.glass - last.value) >= 1 / 3 - 0.01 && seconds < 20)
-      out.push(
-        `The glass moved from ${printGlass(last.value)} to ${printGlass(draft.glass)} in ${Math.max(0, Math.round(seconds))} s: look again.`
-      );
-  }
-  const pressure = draft.pressure ?? (state.pressure && now - Date.parse(state.pressure.at) < 120_000 ? state.pressure.value : undefined);
-  // A pressure that no boiler of ours holds has been asked about already; saturation knows nothing of it.
-  if (draft.temperature !== undefined && pressure !== undefined && pressure > toSi(5, 'pressure', 'psi') && pressure < 5e6) {
-    // Two honest instruments agree within about 2 psi and 2 °C of saturation.
-    const needed = saturationAtGauge(pressure as Gauge).T;
-    const slack = 2 + saturationTemperature(absolute((pressure + toSi(2, 'pressure', 'psi')) as Gauge)) - needed;
-    if (Math.abs(draft.temperature - needed) > slack)
-      out.push(
-        `Steam at ${show(pressure)} is ${printText(needed, 'temperature', units)}, not ${printText(draft.temperature, 'temperature', units)} (${show(Math.max(0, saturationPressure(Math.min(640, Math.max(274, draft.temperature))) - standardAtmosphere))} would be): is one of them misread?`
-      );
-  }
-  return out;
-}

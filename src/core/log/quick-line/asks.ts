@@ -1,0 +1,36 @@
+import { saturationAtGauge, saturationPressure, saturationTemperature } from '../../steam';
+import { absolute, type Gauge, isLevel, printGlass, printText, standardAtmosphere, toSi } from '../../units';
+import type { Around, Draft } from './draft';
+
+/**
+ * What is implausible for this engine, each as a question. A value is asked about, never refused: the operator was there.
+ */
+export function asks(draft: Draft, { fitOut, state, units, now }: Around): string[] {
+  const out: string[] = [];
+  const wp = fitOut.workingPressure;
+  const show = (x: number) => printText(x, 'pressure', units);
+  if (draft.pressure !== undefined && draft.pressure > wp * 1.3)
+    out.push(`${show(draft.pressure)} on an engine of ${show(wp)}: is that right?`);
+  if (draft.pressure !== undefined && draft.pressure < 0) out.push('A pressure below nothing: is the boiler cooling shut?');
+  if (draft.glass !== undefined && fitOut.glasses.length === 0) out.push('This engine has no gauge glass: log it all the same?');
+  const last = state.glass;
+  if (draft.glass !== undefined && isLevel(draft.glass) && last && isLevel(last.value)) {
+    const seconds = (now - Date.parse(last.at)) / 1000;
+    if (Math.abs(draft.glass - last.value) >= 1 / 3 - 0.01 && seconds < 20)
+      out.push(
+        `The glass moved from ${printGlass(last.value)} to ${printGlass(draft.glass)} in ${Math.max(0, Math.round(seconds))} s: look again.`
+      );
+  }
+  const pressure = draft.pressure ?? (state.pressure && now - Date.parse(state.pressure.at) < 120_000 ? state.pressure.value : undefined);
+  // A pressure that no boiler of ours holds has been asked about already; saturation knows nothing of it.
+  if (draft.temperature !== undefined && pressure !== undefined && pressure > toSi(5, 'pressure', 'psi') && pressure < 5e6) {
+    // Two honest instruments agree within about 2 psi and 2 °C of saturation.
+    const needed = saturationAtGauge(pressure as Gauge).T;
+    const slack = 2 + saturationTemperature(absolute((pressure + toSi(2, 'pressure', 'psi')) as Gauge)) - needed;
+    if (Math.abs(draft.temperature - needed) > slack)
+      out.push(
+        `Steam at ${show(pressure)} is ${printText(needed, 'temperature', units)}, not ${printText(draft.temperature, 'temperature', units)} (${show(Math.max(0, saturationPressure(Math.min(640, Math.max(274, draft.temperature))) - standardAtmosphere))} would be): is one of them misread?`
+      );
+  }
+  return out;
+}

@@ -1,0 +1,23 @@
+<script lang="ts">
+  // Calling a plan off: asked twice.
+  import { goto } from '$app/navigation';
+
+  let { id }: { id: string } = $props();
+  let sure = $state(false);
+  async function callOff() {
+    const response = await fetch(`/api/plans/${id}`, { method: 'DELETE' });
+    if (response.ok) await goto('/');
+  }
+</script>
+
+<p class="off no-print">
+  {#if sure}Call this plan off? <button class="quiet" onclick={callOff}>Yes, call it off</button>
+    <button class="quiet" onclick={() => (sure = false)}>No</button>
+  {:else}<button class="quiet" onclick={() => (sure = true)}>Call this plan off</button>{/if}
+</p>
+
+<style>
+  .off {
+    font-size: 0.9375rem;
+  }
+</style>

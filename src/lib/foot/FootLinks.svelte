@@ -1,0 +1,55 @@
+<script lang="ts">
+  // The foot of a Footplate: where else to go, who keeps it, what was delivered, and what is asked for now and then.
+  import type { State } from '$core/log';
+  import Delivery from './Delivery.svelte';
+  import type { Dialog } from './dialogs';
+  import type { Steaming } from './steaming.svelte';
+
+  let {
+    engine,
+    state,
+    steaming,
+    mayThrowAway,
+    onopen
+  }: {
+    engine: { id: string; name: string };
+    state: State;
+    steaming: Steaming;
+    mayThrowAway: boolean;
+    onopen: (dialog: Dialog) => void;
+  } = $props();
+</script>
+
+<footer>
+  <a href="/">Yard</a>
+  <a href="/engines/{engine.id}">{engine.name}</a>
+  <span>Keeper <strong>{state.keeper}</strong> <button class="quiet" onclick={() => onopen('hand')}>hand over</button></span>
+  <Delivery {steaming} />
+  <span class="right">
+    {#if !state.fire.litAt && mayThrowAway}<button class="quiet" onclick={() => onopen('throw')}>Throw this start away</button>{/if}
+    {#if state.fire.outAt || !state.fire.litAt}<button class="quiet" onclick={() => onopen('sign')}>Sign and close</button>{/if}
+    <button class="quiet" onclick={() => onopen('keys')}>? keys</button>
+  </span>
+</footer>
+
+<style>
+  footer {
+    display: flex;
+    gap: 4px 20px;
+    flex-wrap: wrap;
+    font-size: 0.9375rem;
+    color: var(--ink2);
+  }
+  strong {
+    color: var(--ink);
+  }
+  .right {
+    margin-left: auto;
+    display: flex;
+    gap: 20px;
+  }
+  .quiet,
+  a {
+    padding: 0;
+  }
+</style>

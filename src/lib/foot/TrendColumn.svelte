@@ -1,0 +1,28 @@
+<script lang="ts">
+  // The course of the pressure beside what the plan said and the forecast says, and under it what comes when.
+  import Trend from '../draw/Trend.svelte';
+  import { unitChoice } from '../sheet/unit-choice';
+  import Ahead from './Ahead.svelte';
+  import type { Footplate } from './footplate.svelte';
+
+  let { foot }: { foot: Footplate } = $props();
+  const units = $derived(unitChoice());
+  const footing = $derived(foot.forecast.footing);
+</script>
+
+<p class="label">Pressure, {units.pressure}{foot.fitOut.glasses.length ? '; glass below' : ''}</p>
+<div class="trend"><Trend log={foot.log} now={foot.now} {footing} /></div>
+{#if footing}<Ahead {footing} now={foot.now} />{/if}
+
+<style>
+  .trend {
+    flex: 1;
+    min-height: 0;
+  }
+  @container page (max-width: 62.5rem) {
+    .trend {
+      height: 300px;
+      flex: none;
+    }
+  }
+</style>

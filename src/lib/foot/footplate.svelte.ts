@@ -1,0 +1,114 @@
+import type { Bodies, Context, Entry, Kind } from '$core/log';
+import { glassReading, standing, tickRefused, unskipped } from '$core/log';
+import type { ThingKey } from '$core/procedure';
+import type { DayPlan, Known } from '$core/plan';
+import type { Glass } from '$core/units';
+import { due, warnings } from '$core/watch';
+import { ticking } from '../sheet/clock.svelte';
+import { Forecast } from './forecast.svelte';
+import { Steaming } from './steaming.svelte';
+
+/** What the page is opened with. */
+export interface Opened {
+  readonly id: string;
+  readonly context: Context;
+  readonly entries: readonly Entry[];
+  readonly last: number;
+  readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs'>;
+  readonly plan: DayPlan | null;
+  readonly member: { readonly id: string; readonly name: string };
+  readonly now: number;
+}
+
+const initialsOf = (name: string) =>
+  name
+    .split(/\s+/)
+    .map((w) => w[0])
+    .join('')
+    .slice(0, 4);
+
+/** A steaming as its Footplate shows it: what is due, what is the matter, and what the hands on it may do. */
+export class Footplate {
+  readonly steaming: Steaming;
+  readonly forecast: Forecast;
+  readonly fitOut;
+  readonly procedure;
+  readonly me: string;
+  readonly #time;
+  /** The step that was picked out of its turn. */
+  chosenKey = $state<string>();
+  /** Why the last tick was not made: said until something else is. */
+  refusal = $state<string>();
+
+  readonly log = $derived.by(() => this.steaming.log);
+  readonly state = $derived(this.log.state);
+  readonly plan = $derived.by(() => due(this.procedure, this.state, this.now));
+  readonly alarms = $derived.by(() => warnings(this.fitOut, this.state, this.now));
+  readonly chosen = $derived.by(() => {
+    const step = this.procedure.steps.find((s) => s.key === this.chosenKey);
+    // One that was skipped may be done after all.
+    return step && this.state.steps[step.key]?.outcome !== 'done'
+      ? { step, standing: standing(step, unskipped(this.state, step.key), this.procedure, this.now) }
+      : undefined;
+  });
+  /** When every step waits, the nearest one is shown with what it waits for. */
+  readonly placed = $derived(this.chosen ?? this.plan.now ?? this.plan.next[0]);
+  readonly next = $derived(this.plan.next.filter((p) => p.step.key !== this.placed?.step.key));
+  readonly finished = $derived.by(() => this.procedure.steps.every((s) => this.state.steps[s.key]));
+
+  /** To be made while the page's component is. */
+  constructor({ id, context, member, entries, last, known, plan, now }: Opened) {
+    this.steaming = new Steaming({ id, context, member, entries, last });
+    this.forecast = new Forecast({ id, known, plan });
+    this.fitOut = context.fitOut;
+    this.procedure = context.procedure;
+    this.me = member.name;
+    this.#time = ticking(now, 1000);
+    $effect(() => {
+      void this.log;
+      this.refusal = undefined;
+    });
+  }
+
+  get now() {
+    return this.#time.now;
+  }
+
+  record = <K extends Kind>(kind: K, body: Bodies[K]): void => void this.steaming.record(kind, body);
+
+  /** Button, key and quick line all come through here, and the server asks the same. */
+  tick = (body: Bodies['tick']): void => {
+    this.refusal = tickRefused(body, this.state, this.procedure, Date.now());
+    if (this.refusal) return;
+    this.record('tick', body);
+    this.chosenKey = undefined;
+  };
+  done = (): void => {
+    const step = this.placed?.step;
+    if (step) this.tick({ step: step.key, outcome: 'done', ...(step.evidence === 'initials' ? { initials: initialsOf(this.me) } : {}) });
+  };
+  skip = (reason: string): void => {
+    if (this.placed) this.tick({ step: this.placed.step.key, outcome: 'skipped', reason });
+  };
+  choose = (step: string | undefined): void => void (this.chosenKey = step);
+
+  /** A reading by pointing. A pressure just logged is the one that the glass was taken at. */
+  pickGlass = (glass: Glass, which: number): void =>
+    this.record('reading', { ...glassReading(glass, this.state), ...(which ? { glassNumber: 2 as const } : {}) });
+  pickPressure = (pressure: number): void => this.record('reading', { pressure });
+
+  /** What stood open is shut: by its valve where it has one. */
+  shut = (thing: ThingKey): void =>
+    thing === 'drains' || thing === 'vent' || thing === 'fan'
+      ? this.record('valve', { valve: thing, open: 0 })
+      : this.record('thing', { thing, open: false });
+
+  noWater = (): void =>
+    void this.steaming.recordAll([
+      { kind: 'reading', body: glassReading('not seen', this.state) },
+      {
+        kind: 'fault',
+        body: { text: 'Low water: no water seen in the glass. Boiler and plug to be examined before the next fire.', forbids: 'steaming' }
+      }
+    ]);
+}

@@ -1,0 +1,23 @@
+import type { FitOut } from '$core/engine';
+import type { Band } from '$core/forecast';
+import type { State } from '$core/log';
+import { printText, type UnitChoice } from '$core/units';
+import { bandWords, clock, span } from '../sheet/when';
+
+/** The cells of a Footplate's title block: what it is, how far it has come, and when it will be up. */
+export const titleCells = (fitOut: FitOut, state: State, steam: Band | undefined, now: number, began: number, units: UnitChoice) => [
+  { label: 'Engine', value: fitOut.name, wide: true },
+  { label: 'Class', value: `${fitOut.description} · ${fitOut.scale}`, desk: true },
+  { label: 'WP', value: printText(fitOut.workingPressure, 'pressure', units), desk: true },
+  {
+    label: 'Phase',
+    value: state.phase,
+    more: state.fire.litAt
+      ? state.fire.outAt
+        ? `fire out ${clock(state.fire.outAt)}`
+        : `${span((now - Date.parse(state.fire.litAt)) / 1000)} since lit`
+      : `begun ${clock(state.began ?? began)}`
+  },
+  ...(steam ? [{ label: 'At pressure', value: bandWords(steam, false) }] : []),
+  { label: 'Keeper', value: state.keeper, desk: true }
+];
