@@ -57,7 +57,7 @@ const tables = [
 const atMost = (max) => ({ 'max-lines': ['error', { max }] });
 
 export default ts.config(
-  { ignores: ['.stryker-tmp/', 'build/', '.svelte-kit/', '.joram/', 'node_modules/', 'test-results/'] },
+  { ignores: ['reports/', '.stryker-tmp/', 'build/', '.svelte-kit/', '.joram/', 'node_modules/', 'test-results/'] },
   ...ts.configs.recommended,
   ...svelte.configs.recommended,
   {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { energyAt, energyOf, energyTable, plantFigures, plantOf, raise, waterAtGlass } from '../boiler';
+import { energyAt, energyOf, energyTable, feedEnthalpy, plantFigures, plantOf, raise, waterAtGlass } from '../boiler';
 import { boilerShape, coldFor, patterns } from '../engine';
 import type { Field, Group } from '../form';
 import { boilingAt, saturationAtGauge, saturationPressure } from '../steam';
@@ -127,7 +127,7 @@ const models: Record<string, (told: Record<string, number>, engine: Given, kind:
   'what they would hold at the temperature before, less what they have': (x, { plant }) => {
     const T = boilingAt(x['pressure before']! + 101325);
     const had = { water: x['water in the boiler']!, air: 0, energy: 0, T, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 };
-    const brought = x.fed! * 4186 * (x['feed water']! - 273.15);
+    const brought = x.fed! * feedEnthalpy(x['feed water']!);
     return energyAt(energyTable(plant.vessel, had.water + x.fed!), T) - energyOf(plant.vessel, had) - brought;
   },
   'pressure of steam at that temperature (IAPWS-IF97)': (x) => Math.max(0, saturationPressure(x['just after']!) - 101325)

@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { tell } from '../../../demo/story';
 import { type FitOut, patterns } from '../engine';
 import { add, type Bodies, type Context, type Entry, fold, type Kind, standing, tickRefused, waitsFor } from '../log';
 import { compose } from '../procedure';
@@ -107,34 +106,103 @@ describe('warnings: few, ranked, each with its first action', () => {
     expect(warnings(context.fitOut, state, at(9)).map((w) => w.rank)).toEqual(['act now', 'act now', 'look']);
   });
 
-  it('low water names a feed that works at this pressure, and the next', () => {
-    const first = (made: Made[]) => {
-      const { state, context } = steaming('Little Bittern', made);
-      return warnings(context.fitOut, state, at(2)).find((w) => w.key === 'low')!.first;
-    };
-    expect(first([lit, glass(1, 0.2), pressure(1, 20)])).toBe('Feed now: tender hand pump; if it will not, axle pump.');
-    expect(first([lit, glass(1, 0.2), pressure(1, 60)])).toMatch(/^Feed now: tender hand pump/);
+  const found = (key: string, made: Made[], minute = 2, change: Partial<FitOut> = {}) => {
+    const { state, context } = steaming('Little Bittern', made);
+    return warnings({ ...context.fitOut, ...change }, state, at(minute)).find((w) => w.key === key);
+  };
+
+  it('says which of two it is: no water seen, or water in the nut', () => {
+    expect(found('no water', [lit, glass(1, 'not seen')])!.what).toBe('No water seen in the glass');
+    expect(found('no water', [lit, glass(1, 'bottom nut')])!.what).toContain('in the bottom nut');
   });
 
-  it('in ordinary steamings an alarm comes less than once a quarter of an hour, and never "act now"', () => {
-    for (const { fitOut: f } of patterns) {
-      let [hours, begun] = [0, 0];
-      for (let seed = 1; seed <= 3; seed++) {
-        const told = tell(f, { seed, keeper: 'Wenna', begins: t0, running: 45 });
-        let log = fold(told.context, []);
-        let standing = new Set<string>();
-        for (const e of told.entries) {
-          log = add(log, e);
-          const now = warnings(f, log.state, Date.parse(e.at));
-          expect(now.filter((w) => w.rank === 'act now')).toEqual([]);
-          begun += now.filter((w) => !standing.has(w.key)).length;
-          standing = new Set(now.map((w) => w.key));
-        }
-        const { litAt, outAt } = log.state.fire;
-        hours += (Date.parse(outAt!) - Date.parse(litAt!)) / 3.6e6;
-      }
-      expect(begun / hours, f.name).toBeLessThan(4);
-    }
+  it('over pressure asks to feed only where the glass shows water', () => {
+    expect(found('over pressure', [lit, glass(1, 0.5), pressure(1, 100)])!.first).toContain('Feed: the glass shows water');
+    for (const made of [
+      [lit, pressure(1, 100)],
+      [lit, glass(1, 'not seen'), pressure(1, 100)]
+    ] as Made[][])
+      expect(found('over pressure', made)!.first).not.toContain('Feed');
+    // Exactly a tenth over is not more than a tenth.
+    expect(found('over pressure', [lit, pressure(1, 99)])).toBeUndefined();
+    expect(found('no lift', [lit, pressure(1, 99)])).toBeDefined();
+  });
+
+  it('a valve that should have lifted is asked about by the lowest that is set, and not when blowing off was seen', () => {
+    const valves = (...set: number[]) => ({
+      safetyValves: set.map((p) => ({ ...fitOut('Little Bittern').safetyValves[0]!, set: psi(p) }))
+    });
+    expect(found('no lift', [lit, pressure(1, 91)], 2, valves(85, 90))!.what).toContain('Over {pressure:');
+    expect(found('no lift', [lit, pressure(1, 91)], 2, valves(90, 90))).toBeUndefined();
+    expect(found('no lift', [lit, pressure(1, 88)], 2, valves(90, 90))).toBeUndefined();
+    expect(found('no lift', [lit, pressure(1, 97), [1, 'observation', { seen: 'blowing off' }]])).toBeUndefined();
+    // A valve that was only seen to reseat is not one that was seen to lift.
+    expect(found('no lift', [lit, pressure(1, 97), [1, 'lift', { valve: 1, reseated: psi(86) }]])).toBeDefined();
+  });
+
+  it('the ceiling itself is not over it, and the drains’ time runs from whichever came later', () => {
+    expect(found('high', [lit, glass(1, 0.75)])).toBeUndefined();
+    expect(found('high', [lit, glass(1, 0.76)])).toBeDefined();
+    const drains: Made = [1, 'valve', { valve: 'drains', open: 1 }];
+    const regulator = (minute: number, open: number): Made => [minute, 'valve', { valve: 'regulator', open }];
+    const late = (made: Made[], minute: number) => found('drains', [lit, glass(minute - 0.5, 0.5), ...made], minute);
+    expect(late([drains, regulator(8, 0.2)], 12)).toBeUndefined();
+    expect(late([drains, regulator(8, 0.2)], 18)).toBeUndefined();
+    expect(late([drains, regulator(8, 0.2)], 18.1)).toBeDefined();
+    expect(late([drains, regulator(1, 0)], 30)).toBeUndefined();
+    expect(late([drains], 30)).toBeUndefined();
+    expect(found('plug', [lit, [1, 'thing', { thing: 'plug', open: true }], regulator(1, 0)])).toBeUndefined();
+  });
+
+  it('a fed engine is named its feeds as it has them, proven or not, while it runs with passengers', () => {
+    const riding: Made[] = [lit, glass(1, 0.5), [1, 'tick', { step: 'passengers', outcome: 'done' }]];
+    const run: Made = [1, 'phase', { phase: 'Run' }];
+    expect(found('feeds', riding)).toBeUndefined();
+    expect(found('feeds', [...riding, run])!.what).toBe('No feed proven today');
+    expect(found('feeds', [...riding, run, [1, 'feed', { feed: 'Injector', on: false, proven: true }]])!.what).toBe(
+      'Only one feed proven today: injector'
+    );
+    // One feed is all that there is: one proven is enough. A bottle and a feed that is not plumbed in are none.
+    const { feeds } = fitOut('Little Bittern');
+    const one = feeds.filter((f) => f.name === 'Injector');
+    const other = feeds.find((f) => f.name !== 'Injector')!;
+    const proven: Made[] = [...riding, run, [1, 'feed', { feed: 'Injector', on: false, proven: true }]];
+    for (const more of [[], [{ ...other, plumbed: false }], [{ ...other, kind: 'bottle' as const }]])
+      expect(found('feeds', proven, 2, { feeds: [...one, ...more] })).toBeUndefined();
+    expect(
+      found('feeds', [...riding.slice(0, 2), [1, 'tick', { step: 'passengers', outcome: 'skipped', reason: 'none' }], run])
+    ).toBeUndefined();
+  });
+
+  it('a glance is asked for when its interval is over and not at its end, by the match where nothing was read, and never after the end', () => {
+    expect(found('glance', [lit, glass(1, 0.5)], 4)).toBeUndefined();
+    expect(found('glance', [lit, glass(1, 0.5)], 4.01)!.since).toBe(new Date(at(1)).toISOString());
+    expect(found('glance', [lit], 3.1)!.since).toBe(new Date(at(0)).toISOString());
+    const ended: Made[] = [lit, glass(1, 0.5), [2, 'fire', { act: 'out' }], [3, 'sign', { as: 'keeper', name: 'Wenna' }]];
+    const { state, context } = steaming('Little Bittern', ended);
+    expect(warnings(context.fitOut, state, at(60))).toEqual([]);
+    const tin = steaming('Tin Heron', []).context.fitOut;
+    expect(glance[tin.size]).toBe(180_000);
+  });
+
+  it('low water names a feed that works at this pressure, and the next', () => {
+    const first = (made: Made[], change: Partial<FitOut> = {}) => found('low', made, 2, change)!.first;
+    const { feeds } = fitOut('Little Bittern');
+    const feed = (name: string, more: Partial<FitOut['feeds'][number]>) => ({ ...feeds.find((f) => f.name === name)!, ...more });
+    const low: Made[] = [lit, glass(1, 0.2), pressure(1, 60)];
+    expect(first(low, { feeds: [feed('Injector', { from: psi(60) })] })).toBe('Feed now: injector.');
+    for (const unable of [{ from: psi(61) }, { plumbed: false }, { kind: 'bottle' as const }])
+      expect(first(low, { feeds: [feed('Injector', { from: 0, ...unable })] })).toBe(
+        'No feed on this engine works at this pressure: fire down.'
+      );
+    // Standing still a pump that needs turning is the second choice, wherever it stands in the list.
+    expect(first(low, { feeds: [feed('Axle pump', { from: 0 }), feed('Injector', { from: 0 })] })).toBe(
+      'Feed now: injector; if it will not, axle pump.'
+    );
+    expect(first(low, { feeds: [feed('Axle pump', { from: 0 })] })).toBe('Feed now: axle pump.');
+    expect(first([lit, glass(1, 0.2)], { feeds: [feed('Injector', { from: psi(40) })] })).toContain('fire down');
+    expect(first([lit, glass(1, 0.2), pressure(1, 20)])).toBe('Feed now: tender hand pump; if it will not, axle pump.');
+    expect(first([lit, glass(1, 0.2), pressure(1, 60)])).toMatch(/^Feed now: tender hand pump/);
   });
 });
 
@@ -209,6 +277,33 @@ describe('gates and what is due', () => {
     expect(plan.missed.map((p) => p.step.phase)).toContain('Look over');
     const hot = add(raising, entry([5, 'reading', { pressure: psi(31) }], 98));
     expect(due(procedure, hot.state, at(5)).now?.step.key).toBe('needle');
+  });
+
+  it('what comes next is the rest of this phase and the later ones, in order; only what must be done comes back from an earlier one', () => {
+    const keys = (list: readonly { step: { key: string } }[]) => list.map((p) => p.step.key);
+    const of = (phase: string) => procedure.steps.filter((s) => s.phase === phase);
+    const fresh = due(procedure, steaming('Little Bittern', [[0, 'tick', { step: 'papers', outcome: 'done' }]]).state, at(0));
+    const rest = keys(procedure.steps.map((step) => ({ step }))).filter((k) => k !== 'papers' && k !== fresh.now!.step.key);
+    expect(keys(fresh.next)).toEqual(rest);
+    expect(fresh.missed).toEqual([]);
+    const inRaise = due(procedure, steaming('Little Bittern', [[0, 'phase', { phase: 'Raise' }]]).state, at(0));
+    expect(inRaise.phase).toBe('Raise');
+    expect(keys(inRaise.missed)).toEqual(
+      keys(procedure.steps.filter((s) => ['Look over', 'Fill and oil', 'Light up'].includes(s.phase)).map((step) => ({ step })))
+    );
+    expect(keys(inRaise.next).some((k) => keys(inRaise.missed).includes(k))).toBe(false);
+    // Everything of the phase settled: now is what must be done of an earlier phase, not what may be left.
+    const settled = of('Put away').map((s): Made => [1, 'tick', { step: s.key, outcome: 'done' }]);
+    const last = due(procedure, steaming('Little Bittern', [[0, 'phase', { phase: 'Put away' }], ...settled]).state, at(2));
+    expect(last.now?.step.must).toBe(true);
+    expect(last.now?.step.phase).not.toBe('Put away');
+    expect(last.missed.length).toBeGreaterThan(1);
+    const musts = procedure.steps
+      .filter((s) => s.must && s.phase !== 'Put away')
+      .map((s): Made => [1, 'tick', { step: s.key, outcome: 'done' }]);
+    const free = due(procedure, steaming('Little Bittern', [[0, 'phase', { phase: 'Put away' }], ...settled, ...musts]).state, at(2));
+    expect(free.now).toBeUndefined();
+    expect(free.next).toEqual([]);
   });
 
   it('evidence is a young reading with water in it, a lift, or nothing', () => {

@@ -1,0 +1,114 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { tell } from '../../../demo/story';
+import { plantOf, usualFill } from '../boiler';
+import { patterns } from '../engine';
+import { pastOf } from '../learn';
+import { add, type Bodies, type Context, type Entry, fold, type Kind, type Log } from '../log';
+import { compose } from '../procedure';
+import { psi } from '../units';
+import { warnings } from '../watch';
+import { classHeating, follow, following, live, liveOf } from '.';
+
+const fitOut = patterns.find((p) => p.fitOut.name === 'Little Bittern')!.fitOut;
+const context: Context = { fitOut, procedure: compose(fitOut), keeper: 'Wenna Thrale' };
+const t0 = Date.parse('2026-06-13T09:00:00.000Z');
+const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`;
+let made = 0;
+const entry = <K extends Kind>(minute: number, kind: K, body: Bodies[K]): Entry =>
+  ({
+    id: id(++made),
+    kind,
+    body,
+    at: new Date(t0 + minute * 60_000).toISOString(),
+    by: 'Wenna Thrale',
+    source: 'person'
+  }) as Entry;
+const done = (minute: number, step: string) => entry(minute, 'tick', { step, outcome: 'done' });
+const valve = (minute: number, which: Bodies['valve']['valve'], open: number) => entry(minute, 'valve', { valve: which, open });
+const log = (...entries: Entry[]) => fold(context, entries);
+describe('ticked through by hand, with no entry that the step does not ask for', () => {
+  // The same morning, once told by ticks alone and once by entries alone.
+  const morning = (changeover: Entry[], airOut: Entry[], match: Entry[]) =>
+    log(
+      entry(-20, 'reading', { glass: 0.4, glassAt: 0, temperature: 286 }),
+      ...match,
+      entry(9, 'reading', { pressure: psi(4) }),
+      entry(12, 'reading', { pressure: psi(18) }),
+      ...airOut,
+      entry(15, 'reading', { pressure: psi(31) }),
+      ...changeover,
+      entry(18, 'reading', { pressure: psi(52), glass: 0.5, glassAt: psi(52) }),
+      entry(21, 'reading', { pressure: psi(90) })
+    );
+  const ticked = morning([done(15.5, 'changeover')], [done(12.5, 'air-out')], [done(0, 'match')]);
+  const entered = morning(
+    [valve(15.5, 'blower', 0.5), valve(15.5, 'fan', 0)],
+    [valve(12.5, 'whistle', 1), valve(12.5, 'whistle', 0)],
+    [entry(0, 'fire', { act: 'light' })]
+  );
+  const plant = plantOf(fitOut);
+  const heating = classHeating(fitOut, plant, { water: usualFill(fitOut, plant), T: 288.15 });
+
+  it('learning sees the same raising', () => {
+    const past = pastOf(ticked)!;
+    expect(past).toEqual(pastOf(entered));
+    expect(past.blowerAt).toBe(15.5 * 60);
+    expect(past.airOut).toBe(true);
+  });
+
+  it('the forecast says the same at every minute, and the watch warns of the same', () => {
+    for (const minute of [5, 13, 16, 19]) {
+      const asked = { now: t0 + minute * 60_000, gates: [psi(30)] };
+      const until = (l: Log) =>
+        fold(
+          context,
+          l.entries.filter((e) => Date.parse(e.at) <= asked.now)
+        );
+      expect(live(until(ticked), plant, heating, asked)).toEqual(live(until(entered), plant, heating, asked));
+    }
+    const soon = t0 + 30 * 60_000;
+    expect(warnings(fitOut, ticked.state, soon)).toEqual(warnings(fitOut, entered.state, soon));
+  });
+
+  it('the demo tells its past the same way: blower, whistle, regulator and tank stand in no entry of it, and all are in its timeline', () => {
+    const told = tell(fitOut, { seed: 4, keeper: 'Wenna Thrale', begins: t0, running: 20 });
+    expect(told.entries.filter((e) => e.kind === 'valve')).toEqual([]);
+    const valves = new Set(told.events.flatMap((e) => (e.is === 'valve' ? [e.valve] : [])));
+    for (const v of ['blower', 'whistle', 'regulator', 'drains', 'fan'] as const) expect([...valves]).toContain(v);
+    expect(told.state.tank?.value).toBe(1);
+    expect(pastOf(told)!.blowerAt).toBeGreaterThan(0);
+  });
+});
+
+describe('a steaming followed event by event', () => {
+  const plant = plantOf(fitOut);
+  const heating = classHeating(fitOut, plant, { water: usualFill(fitOut, plant), T: 288.15 });
+  it('says what a log folded from its beginning says, whatever comes late, is struck or is brought back', () => {
+    const told = tell(fitOut, { seed: 8, keeper: 'Wenna Thrale', begins: t0, running: 15, until: t0 + 130 * 60_000 });
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(), fc.nat(), fc.nat(3)), { maxLength: 12 }), (shakes) => {
+        const entries = [...told.entries];
+        const order: Entry[] = [...entries];
+        for (const [from, to, what] of shakes) {
+          if (what === 0) {
+            const [e] = order.splice(from % order.length, 1);
+            order.splice(to % order.length, 0, e!);
+          } else {
+            const target = order[from % order.length]!;
+            order.push({ ...entry(125 + made / 1e6, 'strike', {}), strikes: target.id } as Entry);
+          }
+        }
+        let growing = fold(context, []);
+        const f = following(growing, plant, heating);
+        order.forEach((e, i) => {
+          growing = add(growing, e);
+          if (i % 7 === 0 || i > order.length - 4) follow(f, growing);
+        });
+        const asked = { now: t0 + 131 * 60_000, gates: [psi(30)] };
+        expect(liveOf(f, growing, asked)).toEqual(live(fold(context, order), plant, heating, asked));
+      }),
+      { numRuns: 25 }
+    );
+  });
+});
