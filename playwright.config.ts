@@ -9,6 +9,7 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   use: {
+    actionTimeout: 20_000,
     baseURL: process.env.JORAM_URL ?? 'http://127.0.0.1:4870',
     launchOptions,
     timezoneId: 'UTC',
