@@ -29,8 +29,11 @@ export function bandOf(times: Float64Array, widen = 1): Band {
   return { early: middle - (middle - early) * widen, middle, late: middle + (late - middle) * widen, sure };
 }
 
+/** Steps after which a guess is run ahead in strides twice as long. */
+const patience = 45;
+
 /** Guesses that are run ahead: drawn from the cloud by weight, evenly. */
-const scouts = 96;
+const scouts = 80;
 const chosen = new Int32Array(scouts);
 function choose(f: RaiseFilter): void {
   let [j, sum] = [0, f.weight[0]!];
@@ -63,16 +66,17 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
     let t = f.now;
     const lag = Math.exp(f.lnLag[i]!);
     // About thirty steps to the last gate: a full-size engine is not stepped like a toy.
-    const dt = Math.min(180, Math.max(4, (target - energy) / Math.exp(lnHeat) / 30));
-    const sd = heating.walk * Math.sqrt(dt / 60);
+    let dt = Math.min(180, Math.max(4, (target - energy) / Math.exp(lnHeat) / 30));
+    let sd = heating.walk * Math.sqrt(dt / 60);
     let T = temperatureAt(f.table, energy);
     let before = needleAt(f.table, air, T, f.atmosphere);
     while (gate < gates.length && gates[gate]! <= before) times[gate++]![n] = t;
     // The fire's coming up is a series of equal shrinkings.
     let down = Math.exp(-(t + dt / 2 - f.litAt) / lag);
-    const shrinks = Math.exp(-dt / lag);
+    let shrinks = Math.exp(-dt / lag);
     let wander = 0;
-    const returns = Math.min(0.5, dt / comesBack);
+    let returns = Math.min(0.5, dt / comesBack);
+    let steps = 0;
     let heat = Math.exp(lnHeat + (blower ? f.lnBoost[i]! : 0));
     while (gate < gates.length && t < f.now + far) {
       energy += (heat * Math.exp(wander) * (1 - down) - plant.vessel.loss * (T - f.ambient)) * dt;
@@ -95,6 +99,14 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
       }
       before = gauge;
       t += dt;
+      // What takes far longer than its heat would have it is not looked at so closely: it comes late, or never.
+      if (++steps % patience === 0) {
+        dt *= 2;
+        sd = heating.walk * Math.sqrt(dt / 60);
+        down = Math.exp(-(t + dt / 2 - f.litAt) / lag);
+        shrinks = Math.exp(-dt / lag);
+        returns = Math.min(0.5, dt / comesBack);
+      }
       if (energy < f.table.energy[0]!) break;
     }
   }

@@ -49,12 +49,27 @@ export function waterOut(
   const recent = looks.filter((l) => l.at > now - stale && l.at <= now);
   const last = recent.at(-1);
   if (!plant.vessel.glass || !last || !(usual > 0)) return undefined;
-  const masses = recent.map((l) => ({
-    at: l.at,
-    kg: waterIn(plant, l),
-    fed: fedBetween(fed, l.at, last.at),
-    per: waterIn(plant, { ...l, glass: l.glass + 0.05 }) - waterIn(plant, { ...l, glass: l.glass - 0.05 })
-  }));
+  // At a rate of use r each look says what there was at the last one: kg + fed − r × time between. The weight that agrees best with
+  // all of them, and how badly it then agrees, are a straight line and a parabola in r: five sums over the looks hold both.
+  let [w, wa, wd] = [0, 0, 0];
+  const told = recent.map((l) => {
+    const per = waterIn(plant, { ...l, glass: l.glass + 0.05 }) - waterIn(plant, { ...l, glass: l.glass - 0.05 });
+    const since = fedBetween(fed, l.at, last.at);
+    const error2 = (look.error * per * 10) ** 2;
+    const told = { had: waterIn(plant, l) + since, ago: last.at - l.at, per, sure: 1 / error2 };
+    const weight = 1 / (error2 + (0.1 * since) ** 2);
+    w += weight;
+    wa += weight * told.had;
+    wd += weight * told.ago;
+    return told;
+  });
+  const [had, ago] = [wa / w, wd / w];
+  let [aa, ad, dd] = [0, 0, 0];
+  for (const l of told) {
+    aa += l.sure * (l.had - had) ** 2;
+    ad += l.sure * (l.had - had) * (l.ago - ago);
+    dd += l.sure * (l.ago - ago) ** 2;
+  }
   const since = fedBetween(fed, last.at, now);
   const n = 61;
   const times = new Float64Array(n);
@@ -66,17 +81,8 @@ export function waterOut(
   for (let i = 0; i < n; i++) {
     const x = -1.6 + (3.2 * i) / (n - 1);
     const rate = (rates[i] = usual * Math.exp(x));
-    // The weight at the last look that agrees best with all looks at this rate, and how well it then agrees.
-    let [sw, sm] = [0, 0];
-    const back = masses.map((m) => m.kg - rate * (last.at - m.at) + m.fed);
-    masses.forEach((m, k) => {
-      const w = 1 / ((look.error * m.per * 10) ** 2 + (0.1 * m.fed) ** 2);
-      sw += w;
-      sm += w * back[k]!;
-    });
-    const kg = sm / sw;
-    logs[i] = -0.5 * (x / usualSpread) ** 2;
-    masses.forEach((m, k) => (logs[i]! -= 0.5 * ((back[k]! - kg) / (look.error * m.per * 10)) ** 2));
+    const kg = had - rate * ago;
+    logs[i] = -0.5 * ((x / usualSpread) ** 2 + aa - 2 * rate * ad + rate * rate * dd);
     best = Math.max(best, logs[i]!);
     times[i] = last.at + (kg + since - floor) / rate;
   }
@@ -89,7 +95,7 @@ export function waterOut(
     return 0;
   };
   // What all looks have wrong alike moves every time the same way.
-  const slip = (i: number) => (look.bias * masses.at(-1)!.per * 10) / rates[i]!;
+  const slip = (i: number) => (look.bias * told.at(-1)!.per * 10) / rates[i]!;
   const [early, middle, late] = [at(0.1), at(0.5), at(0.9)];
   return { early: times[early]! - slip(early), middle: times[middle]!, late: times[late]! + slip(late), sure: 1, rate: rates[middle]! };
 }
