@@ -32,6 +32,9 @@ export function bandOf(times: Float64Array, widen = 1): Band {
 /** Steps after which a guess is run ahead in strides twice as long. */
 const patience = 45;
 
+/** Normals to wander by, drawn once: drawing each of them anew was a tenth of a forecast. */
+const normals = ((luck) => Float64Array.from({ length: 8192 }, luck.normal))(chance(20_260));
+
 /** Guesses that are run ahead: drawn from the cloud by weight, evenly. */
 const scouts = 80;
 const chosen = new Int32Array(scouts);
@@ -51,7 +54,8 @@ function choose(f: RaiseFilter): void {
  */
 export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600 } = {}): Band[] {
   const { plant, heating } = f;
-  const luck = chance(Math.round(f.now) % 100_003);
+  // Each moment begins somewhere else in them, and each guess goes on where the last one stopped.
+  let drawn = Math.round(f.now) % normals.length;
   const times = gates.map(() => new Float64Array(scouts).fill(Infinity));
   choose(f);
   const fastest = plant.pace * 1.15;
@@ -82,7 +86,7 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
       energy += (heat * Math.exp(wander) * (1 - down) - plant.vessel.loss * (T - f.ambient)) * dt;
       down *= shrinks;
       // Heat wanders on, but it has a mean it belongs to.
-      wander += sd * luck.normal() - wander * returns;
+      wander += sd * normals[(drawn = (drawn + 1) % normals.length)]! - wander * returns;
       const was = T;
       T = temperatureAt(f.table, energy);
       // A boiler with a pace is kept to it by its keeper.
