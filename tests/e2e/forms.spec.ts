@@ -85,6 +85,7 @@ test('what cannot be planned by is said at its field, is not sent, and leaves th
   await comeInAs(page, 'idony');
   await visit(page, `/day/${await ownPlan(page, 'Twice Hen')}`);
   const form = page.locator('.asked .form');
+  await page.locator('#steps [aria-busy=false]').waitFor();
   const rows = await page.locator('#steps tbody tr').count();
   await typeInto(form, [{ label: 'Name', nth: 1, type: 'Idony Marlpit' }]);
   await expect(form.getByRole('alert')).toContainText('Idony Marlpit is named twice');

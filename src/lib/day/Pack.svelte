@@ -5,6 +5,7 @@
   import { printMarks, printText, type Quantity } from '$core/units';
   import type { Snippet } from 'svelte';
   import Working from '../sheet/Working.svelte';
+  import { atRest } from '../sheet/at-rest.svelte';
   import { unitChoice } from '../sheet/unit-choice';
 
   let {
@@ -20,6 +21,8 @@
     onpack?: ((what: string) => void) | undefined;
     /** Stands between what was carried over and what to bring. */ children?: Snippet;
   } = $props();
+  // Far down on a phone: made a part at each rest of the page.
+  const rest = atRest(6);
   const units = $derived(unitChoice());
   let open = $state<string>();
   const has = (what: string) => packed.includes(what);
@@ -65,7 +68,7 @@
     <span class="label">{left === 0 ? 'all packed' : `${left} to pack`}</span>
   </div>
   <ul>
-    {#each whole.kit as kit (kit.what)}
+    {#each rest.parts < 6 ? whole.kit.slice(0, 8 * rest.parts) : whole.kit as kit (kit.what)}
       <li>
         {@render box(kit.what.slice(0, 120), printMarks(kit.what, units))} <span class="second how">{printMarks(kit.for, units)}</span>
       </li>
@@ -89,8 +92,8 @@
     border-top: 0;
   }
   input {
-    width: 18px;
-    height: 18px;
+    width: 24px;
+    height: 24px;
     accent-color: var(--works);
     align-self: center;
   }

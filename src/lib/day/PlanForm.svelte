@@ -6,6 +6,7 @@
   import DayField from '../form/DayField.svelte';
   import TimeField from '../form/TimeField.svelte';
   import { typed, typedNumber, without } from '../form/typed';
+  import { atRest } from '../sheet/at-rest.svelte';
   import { clubZone } from '../sheet/club';
   import WeatherAndTests from './WeatherAndTests.svelte';
 
@@ -20,6 +21,8 @@
     problem?: { field: string; sentence: string } | undefined;
     onchange: (part: Partial<DayPlan>) => void;
   } = $props();
+  // Made a part at each rest of the page, in the room that is kept for it.
+  const rest = atRest(3);
   const zone = $derived(clubZone());
   const day = $derived(isoDayIn(plan.wants[0]!.at, zone));
   const minutesOf = (iso: string | null | undefined) => (iso ? minutesIn(iso, zone) : undefined);
@@ -54,105 +57,117 @@
 </script>
 
 <div class="form">
-  <fieldset>
-    <legend class="label">Wanted in steam</legend>
-    <DayField label="Day" value={day} onchange={moveDay} />
-    {#each plan.wants as w, i (i)}
+  {#if rest.parts > 0}<fieldset>
+      <legend class="label">Wanted in steam</legend>
+      <DayField label="Day" value={day} onchange={moveDay} />
+      {#each plan.wants as w, i (i)}
+        <div class="line">
+          <TimeField label="At" hideLabel minutes={minutesOf(w.at)} onchange={(m) => m !== undefined && want(i, { at: on(m) })} />
+          <TextInput
+            size="sm"
+            hideLabel
+            labelText="What for"
+            value={w.what}
+            maxlength={60}
+            on:change={(e) => typed(e) && want(i, { what: typed(e) })}
+          />
+          {#if plan.wants.length > 1}<button
+              class="quiet"
+              aria-label="Remove {w.what}"
+              onclick={() => onchange({ wants: without(plan.wants, i) })}>✕</button
+            >{/if}
+        </div>
+      {/each}
+      {#if wrong('wants')}<p class="problem" role="alert">{wrong('wants')}</p>{/if}
+      <button
+        class="quiet"
+        onclick={() =>
+          onchange({
+            wants: [
+              ...plan.wants,
+              {
+                what: plan.wants.length === 1 ? 'last train' : 'demonstration',
+                at: new Date(Date.parse(plan.wants.at(-1)!.at) + 3.6e6).toISOString()
+              }
+            ]
+          })}>Add a want</button
+      >
       <div class="line">
-        <TimeField label="At" hideLabel minutes={minutesOf(w.at)} onchange={(m) => m !== undefined && want(i, { at: on(m) })} />
+        <TimeField label="All over by" optional minutes={minutesOf(plan.end)} onchange={over} />
         <TextInput
           size="sm"
-          hideLabel
-          labelText="What for"
-          value={w.what}
-          maxlength={60}
-          on:change={(e) => typed(e) && want(i, { what: typed(e) })}
+          labelText="Running, min"
+          type="number"
+          min="0"
+          max="1440"
+          value={String(plan.running)}
+          on:change={(e) => onchange({ running: typedNumber(e) || 0 })}
         />
-        {#if plan.wants.length > 1}<button
-            class="quiet"
-            aria-label="Remove {w.what}"
-            onclick={() => onchange({ wants: without(plan.wants, i) })}>✕</button
-          >{/if}
       </div>
-    {/each}
-    {#if wrong('wants')}<p class="problem" role="alert">{wrong('wants')}</p>{/if}
-    <button
-      class="quiet"
-      onclick={() =>
-        onchange({
-          wants: [
-            ...plan.wants,
-            {
-              what: plan.wants.length === 1 ? 'last train' : 'demonstration',
-              at: new Date(Date.parse(plan.wants.at(-1)!.at) + 3.6e6).toISOString()
-            }
-          ]
-        })}>Add a want</button
-    >
-    <div class="line">
-      <TimeField label="All over by" optional minutes={minutesOf(plan.end)} onchange={over} />
-      <TextInput
-        size="sm"
-        labelText="Running, min"
-        type="number"
-        min="0"
-        max="1440"
-        value={String(plan.running)}
-        on:change={(e) => onchange({ running: typedNumber(e) || 0 })}
-      />
-    </div>
-    {#if wrong('end', 'running')}<p class="problem" role="alert">{wrong('end', 'running')}</p>{/if}
-  </fieldset>
+      {#if wrong('end', 'running')}<p class="problem" role="alert">{wrong('end', 'running')}</p>{/if}
+    </fieldset>{/if}
 
-  <fieldset>
-    <legend class="label">People</legend>
-    <div class="line people head second small" aria-hidden="true">
-      <span>Name</span><span>As</span><span>There from</span><span>until</span>
-    </div>
-    {#each plan.people as p, i (i)}
-      <div class="line people">
-        <input
-          class="field"
-          list="{id}-names"
-          aria-label="Name"
-          value={p.name}
-          maxlength="120"
-          aria-invalid={problem?.field === `people.${i}.name`}
-          onchange={(e) => e.currentTarget.value.trim() && person(i, { name: e.currentTarget.value.trim() })}
-        />
-        <Select size="sm" hideLabel labelText="As" selected={p.as} on:update={({ detail }) => detail !== p.as && person(i, { as: detail })}>
-          <SelectItem value="keeper" text="keeper" /><SelectItem value="helper" text="helper" /><SelectItem
-            value="trainee"
-            text="trainee"
+  {#if rest.parts > 1}<fieldset>
+      <legend class="label">People</legend>
+      <div class="line people head second small" aria-hidden="true">
+        <span>Name</span><span>As</span><span>There from</span><span>until</span>
+      </div>
+      {#each plan.people as p, i (i)}
+        <div class="line people">
+          <input
+            class="field"
+            list="{id}-names"
+            aria-label="Name"
+            value={p.name}
+            maxlength="120"
+            aria-invalid={problem?.field === `people.${i}.name`}
+            onchange={(e) => e.currentTarget.value.trim() && person(i, { name: e.currentTarget.value.trim() })}
           />
-        </Select>
-        <TimeField label="There from" hideLabel optional minutes={minutesOf(p.from)} onchange={(m) => person(i, { from: onOr(m) })} />
-        <TimeField label="There until" hideLabel optional minutes={minutesOf(p.until)} onchange={(m) => person(i, { until: onOr(m) })} />
-        {#if plan.people.length > 1}<button
-            class="quiet"
-            aria-label="Remove {p.name}"
-            onclick={() => onchange({ people: without(plan.people, i) })}>✕</button
-          >{/if}
-      </div>
-    {/each}
-    <datalist id="{id}-names"
-      >{#each names as name (name)}<option value={name}></option>{/each}</datalist
-    >
-    {#if wrong('people', 'plan')}<p class="problem" role="alert">{wrong('people', 'plan')}</p>{/if}
-    <button
-      class="quiet"
-      onclick={() =>
-        onchange({
-          people: [
-            ...plan.people,
-            { name: names.find((n) => plan.people.every((p) => p.name !== n)) ?? `Helper ${plan.people.length}`, as: 'helper', from: null }
-          ]
-        })}>Add somebody</button
-    >
-    <p class="second small">Without a time, there from the start and to the end. Times by the club’s clock, {zone.replaceAll('_', ' ')}.</p>
-  </fieldset>
+          <Select
+            size="sm"
+            hideLabel
+            labelText="As"
+            selected={p.as}
+            on:update={({ detail }) => detail !== p.as && person(i, { as: detail })}
+          >
+            <SelectItem value="keeper" text="keeper" /><SelectItem value="helper" text="helper" /><SelectItem
+              value="trainee"
+              text="trainee"
+            />
+          </Select>
+          <TimeField label="There from" hideLabel optional minutes={minutesOf(p.from)} onchange={(m) => person(i, { from: onOr(m) })} />
+          <TimeField label="There until" hideLabel optional minutes={minutesOf(p.until)} onchange={(m) => person(i, { until: onOr(m) })} />
+          {#if plan.people.length > 1}<button
+              class="quiet"
+              aria-label="Remove {p.name}"
+              onclick={() => onchange({ people: without(plan.people, i) })}>✕</button
+            >{/if}
+        </div>
+      {/each}
+      <datalist id="{id}-names"
+        >{#each names as name (name)}<option value={name}></option>{/each}</datalist
+      >
+      {#if wrong('people', 'plan')}<p class="problem" role="alert">{wrong('people', 'plan')}</p>{/if}
+      <button
+        class="quiet"
+        onclick={() =>
+          onchange({
+            people: [
+              ...plan.people,
+              {
+                name: names.find((n) => plan.people.every((p) => p.name !== n)) ?? `Helper ${plan.people.length}`,
+                as: 'helper',
+                from: null
+              }
+            ]
+          })}>Add somebody</button
+      >
+      <p class="second small">
+        Without a time, there from the start and to the end. Times by the club’s clock, {zone.replaceAll('_', ' ')}.
+      </p>
+    </fieldset>{/if}
 
-  <div class="wide"><WeatherAndTests {plan} {wrong} {onchange} /></div>
+  {#if rest.parts > 2}<div class="wide"><WeatherAndTests {plan} {wrong} {onchange} /></div>{/if}
 </div>
 
 <style>

@@ -2,6 +2,7 @@
   // The same as a table: every step at its clock time, its minutes to be changed, its slack.
   import type { DayPlan, Sheet } from '$core/plan';
   import { printMarks, printText } from '$core/units';
+  import { atRest } from '../sheet/at-rest.svelte';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
 
@@ -22,6 +23,9 @@
   const many = $derived(plan.people.length > 1);
   /** A time by its own clock: as planned, at the latest, or as is to be expected. */
   const byWords = { plan: '', latest: 'latest', expected: 'expected' } as const;
+  // A day has about a hundred rows: the first are there at once, and twelve more at each rest of the page.
+  const rest = atRest(12);
+  const whole = $derived(rest.parts >= 12);
   /** Steps in their order, with the moments that the day turns on between them. */
   const rows = $derived.by(() => {
     const { steam, light, ready } = sheet;
@@ -47,7 +51,7 @@
   });
 </script>
 
-<table class="ruled">
+<table class="ruled" aria-busy={!whole}>
   <thead
     ><tr
       ><th>At</th><th>Step</th><th class="ph">Phase</th>{#if many}<th class="who">Who</th>{/if}<th class="r">Min</th><th class="r slack"
@@ -56,7 +60,7 @@
     ></thead
   >
   <tbody>
-    {#each rows as row (row.key)}
+    {#each whole ? rows : rows.slice(0, 16 + 12 * rest.parts) as row (row.key)}
       {#if 'mark' in row}
         <tr class="moment"
           ><td class="num at"

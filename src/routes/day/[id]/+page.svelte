@@ -77,6 +77,9 @@
     font-size: 0.9375rem;
     margin-top: 4px;
   }
+  .asked {
+    min-height: 340px;
+  }
   /* What is far down is laid out when it is looked at: the sheet is long. */
   .steps,
   aside {
