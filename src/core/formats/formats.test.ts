@@ -7,8 +7,10 @@ import { tell } from '../../../demo/story';
 import { published, schemaText } from '../../../tools/schemas';
 import { patterns } from '../engine';
 import { type Entry, fold } from '../log';
+import { planWhole, usualPlan } from '../plan';
+import { compose } from '../procedure';
 import { psi } from '../units';
-import { checkRecord, columns, type KeptEntry, logCsv, recordDocument, type RecordDocument } from '.';
+import { checkRecord, columns, type KeptEntry, logCsv, recordDocument, type RecordDocument, sheetCsv } from '.';
 
 const told = tell(patterns[1]!.fitOut, { seed: 4, keeper: 'Jory Quillfeather', begins: Date.parse('2026-05-03T08:10:00Z'), running: 30 });
 const kept = (e: Entry): KeptEntry => ({ ...e, receivedAt: e.at });
@@ -141,5 +143,32 @@ describe('the log as CSV', () => {
     expect(data.at(-1)!.by).toBe("'=cmd");
     expect(data.at(-1)!.said).toMatch(/^'=HYPERLINK/);
     expect(JSON.parse(data.at(-1)!.body!)).toEqual({ text: '=HYPERLINK("x"), “said”, and\na new line' });
+  });
+});
+
+describe('a day sheet as CSV', () => {
+  const { fitOut } = patterns[1]!;
+  const at = '2026-06-13T11:00:00.000Z';
+  const plan = {
+    ...usualPlan('=HYPERLINK("x")', at, 'first train'),
+    tests: [{ what: '+A1', minutes: 10 }]
+  };
+  const { sheet } = planWhole({ fitOut, procedure: compose(fitOut), fits: [], used: [] }, plan);
+  const { data } = Papa.parse<Record<string, string>>(sheetCsv(sheet, 'Europe/London'), { header: true, skipEmptyLines: true });
+
+  it('guards every cell that a spreadsheet would work out: a person and a test named like a formula', () => {
+    expect(data.length).toBe(sheet.stations.length + sheet.after.length);
+    for (const row of data) for (const cell of Object.values(row)) expect(cell).not.toMatch(/^[=+@\t\r]|^-(?!\d)/);
+    expect(data[0]!.who).toBe(`'=HYPERLINK("x")`);
+    expect(data.some((row) => row.step === "'+A1")).toBe(true);
+  });
+
+  it('has each step once, in order, by the club’s clock with its offset', () => {
+    expect(data[0]!.start).toMatch(/^2026-06-13T\d\d:\d\d:\d\d\+01:00$/);
+    const starts = data.slice(0, sheet.stations.length).map((row) => Date.parse(row.start!));
+    expect(starts).toEqual([...starts].sort((a, b) => a - b));
+    expect(Date.parse(data[0]!.start!)).toBe(sheet.begin);
+    const gated = data.find((row) => row['opens at psi'])!;
+    expect(Number(gated['opens at psi'])).toBe(Math.round(sheet.stations.find((s) => s.opensAt)!.opensAt! / psi(1)));
   });
 });

@@ -213,6 +213,7 @@
   .form :global(.bx--select-input.bx--select-input),
   .form :global(.bx--text-input) {
     height: 40px;
+    max-height: none;
     padding-left: 8px;
   }
   .form :global(.bx--select-input) {
