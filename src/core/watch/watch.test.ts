@@ -1,34 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { type FitOut, patterns } from '../engine';
-import { add, type Bodies, type Context, type Entry, fold, type Kind, standing, tickRefused, waitsFor } from '../log';
-import { compose } from '../procedure';
+import { at, entry, fitOut, glass, lit, type Made, pressure, steaming } from '../../../tests/made';
+import type { FitOut } from '../engine';
+import { add } from '../log';
 import { psi } from '../units';
 import { drills, due, glance, lowWater, nextGlance, warnings } from '.';
-
-const fitOut = (name: string): FitOut => patterns.find((p) => p.fitOut.name === name)!.fitOut;
-const t0 = Date.parse('2026-06-13T10:00:00.000Z');
-type Made = { [K in Kind]: [minute: number, kind: K, body: Bodies[K], strikes?: number] }[Kind];
-const id = (i: number) => `00000000-0000-7000-8000-${String(i).padStart(12, '0')}`;
-const entry = ([minute, kind, body, strikes]: Made, i: number): Entry =>
-  ({
-    id: id(i),
-    kind,
-    body,
-    at: new Date(t0 + minute * 60_000).toISOString(),
-    by: 'Wenna',
-    source: 'person',
-    ...(strikes === undefined ? {} : { strikes: id(strikes) })
-  }) as Entry;
-const at = (minute: number) => t0 + minute * 60_000;
-
-function steaming(name: string, made: Made[]) {
-  const f = fitOut(name);
-  const context: Context = { fitOut: f, procedure: compose(f), keeper: 'Wenna' };
-  return fold(context, made.map(entry));
-}
-const lit: Made = [0, 'fire', { act: 'light' }];
-const glass = (minute: number, level: Bodies['reading']['glass']): Made => [minute, 'reading', { glass: level, glassAt: psi(60) }];
-const pressure = (minute: number, value: number): Made => [minute, 'reading', { pressure: psi(value) }];
 
 describe('warnings: few, ranked, each with its first action', () => {
   // Little Bittern: 90 psi, lowest ¼, ceiling ¾, looked at every three minutes.
@@ -222,47 +197,8 @@ describe('glances', () => {
   });
 });
 
-describe('gates and what is due', () => {
+describe('what is due', () => {
   const { procedure } = steaming('Little Bittern', []).context;
-  const step = (key: string) => procedure.steps.find((s) => s.key === key)!;
-
-  it('a step opens on a reading, not before, and says what it waits for', () => {
-    const gate = step('changeover').gates[0]!;
-    const cold = steaming('Little Bittern', [lit]);
-    expect(waitsFor(gate, cold.state, procedure, at(1))).toMatch(/^opens at \{pressure:206842\.7\}$/);
-    expect(waitsFor(gate, steaming('Little Bittern', [lit, pressure(20, 29)]).state, procedure, at(20))).toBeDefined();
-    expect(waitsFor(gate, steaming('Little Bittern', [lit, pressure(20, 30)]).state, procedure, at(20))).toBeUndefined();
-  });
-
-  it('a step opens after its minutes', () => {
-    const log = steaming('Little Bittern', [[0, 'tick', { step: 'match', outcome: 'done' }]]);
-    const gate = step('alight').gates[0]!;
-    expect(waitsFor(gate, log.state, procedure, at(1))).toBe('opens in 2 min');
-    expect(waitsFor(gate, log.state, procedure, at(3))).toBeUndefined();
-    expect(waitsFor(gate, steaming('Little Bittern', []).state, procedure, at(3))).toContain('after “Light it”');
-  });
-
-  it('a skip with a reason lets the next go on, but not past one that must be done', () => {
-    const skipped = (key: string) => steaming('Little Bittern', [[0, 'tick', { step: key, outcome: 'skipped', reason: 'no' }]]).state;
-    expect(standing(step('gauge-agrees'), skipped('valve-lifts'), procedure, at(1))).toMatchObject({ is: 'blocked' });
-    expect(standing(step('lubricator-on'), skipped('warm-through'), procedure, at(1))).toMatchObject({ is: 'open' });
-  });
-
-  it('what stands open forbids what it must, and closing it lets it go on', () => {
-    const ready: Made[] = ['fill', 'valves-fitted', 'water-and-valves', 'fire-kit', 'plug-in'].map((key): Made => [
-      0,
-      'tick',
-      { step: key, outcome: 'done' }
-    ]);
-    const out = steaming('Little Bittern', [...ready, [1, 'thing', { thing: 'valve', open: true }]]);
-    expect(standing(step('match'), out.state, procedure, at(2))).toEqual({
-      is: 'blocked',
-      because: ['A safety valve is out: no fire before it is back.']
-    });
-    const back = add(out, entry([2, 'thing', { thing: 'valve', open: false }], 99));
-    expect(standing(step('match'), back.state, procedure, at(3))).toEqual({ is: 'open' });
-  });
-
   it('now is the first open step of the phase; what earlier phases left undone is missed; chores fill the waits', () => {
     const fresh = due(procedure, steaming('Little Bittern', []).state, at(0));
     expect(fresh.now?.step.key).toBe('papers');
@@ -304,54 +240,6 @@ describe('gates and what is due', () => {
     const free = due(procedure, steaming('Little Bittern', [[0, 'phase', { phase: 'Put away' }], ...settled, ...musts]).state, at(2));
     expect(free.now).toBeUndefined();
     expect(free.next).toEqual([]);
-  });
-
-  it('evidence is a young reading with water in it, a lift, or nothing', () => {
-    /** The step by itself: nothing else is in its way. */
-    const need = (made: Made[], key: string, minute: number) => {
-      const s = standing({ ...step(key), needs: [], gates: [] }, steaming('Little Bittern', made).state, procedure, at(minute));
-      return s.is === 'lacking' ? s.lacks : undefined;
-    };
-    expect(need([], 'fill', 0)).toContain('Log the glass');
-    expect(need([glass(0, 0.4)], 'fill', 1)).toBeUndefined();
-    expect(need([glass(0, 0.4)], 'fill', 6)).toContain('Log the glass');
-    expect(need([glass(0, 'bottom nut')], 'water-and-valves', 1)).toContain('water is not seen');
-    expect(need([glass(0, 'top nut')], 'fill-last', 1)).toBeUndefined();
-    expect(need([[0, 'lift', { valve: 1, reseated: psi(86) }]], 'valve-lifts', 1)).toContain('Log the lift');
-    expect(need([[0, 'lift', { valve: 1, lifted: psi(90) }]], 'valve-lifts', 1)).toBeUndefined();
-    expect(need([], 'papers', 1)).toBeUndefined();
-    expect(need([], 'start-temperature', 1)).toContain('Log the temperature');
-    expect(need([[0, 'reading', { temperature: 285 }]], 'start-temperature', 1)).toBeUndefined();
-  });
-
-  it('a tick meets one rule however it is made: its evidence, its gate, its order, and whether it may be skipped at all', () => {
-    const tick = (made: Made[], body: Bodies['tick'], minute = 1) =>
-      tickRefused(body, steaming('Little Bittern', made).state, procedure, at(minute));
-    const done = (key: string): Bodies['tick'] => ({ step: key, outcome: 'done' });
-    const skipped = (key: string): Bodies['tick'] => ({ step: key, outcome: 'skipped', reason: 'no need' });
-    expect(tick([], done('fill'))).toContain('Log the glass');
-    expect(tick([glass(0, 0.4)], done('fill'))).toBeUndefined();
-    expect(tick([glass(0, 0.4)], done('match'))).toMatch(/^Not yet\. first: /);
-    expect(tick([lit], done('changeover'))).toMatch(/first: Light it/);
-    expect(tick([lit, [0, 'tick', done('match')]], done('changeover'))).toMatch(/^Not yet: opens at/);
-    expect(tick([], skipped('match'))).toContain('not one to skip');
-    expect(tick([], skipped('plug-out'))).toContain('not one to skip');
-    expect(tick([], skipped('papers'))).toBeUndefined();
-    expect(tick([[0, 'tick', done('papers')]], done('papers'))).toContain('done already');
-    // Skipped, it may be done after all; done, it is not skipped.
-    expect(tick([[0, 'tick', skipped('papers')]], done('papers'))).toBeUndefined();
-    expect(tick([[0, 'tick', done('papers')]], skipped('papers'))).toContain('done already');
-    expect(tick([], done('fly'))).toContain('no step');
-  });
-
-  it('a tick that the log does not bear out is kept, and marked with what it lacked', () => {
-    const { steps } = steaming('Little Bittern', [
-      [0, 'tick', { step: 'fill', outcome: 'done' }],
-      glass(1, 0.4),
-      [2, 'tick', { step: 'valves-fitted', outcome: 'done' }]
-    ]).state;
-    expect(steps.fill).toMatchObject({ outcome: 'done', against: expect.stringContaining('Log the glass') });
-    expect(steps['valves-fitted']).not.toHaveProperty('against');
   });
 });
 
