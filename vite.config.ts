@@ -30,7 +30,9 @@ const cutUnnamed: Plugin = {
         content: chunks,
         css: [{ raw: String(asset.source) }],
         // Only Carbon's: names that it puts together are kept by their beginnings.
-        safelist: { standard: [/^(?!bx--)/, /^bx--(btn|modal|select|text-input|text-area|form|label|pagination|checkbox|file|loading|copy)/] },
+        safelist: {
+          standard: [/^(?!bx--)/, /^bx--(btn|modal|select|text-input|text-area|form|label|pagination|checkbox|file|loading|copy)/]
+        },
         blocklist: [/^bx--tooltip/]
       });
       asset.source = cut!.css.replace(/:root\[theme=["']?g\d+["']?\][^{}]*\{[^{}]*\}/g, '');

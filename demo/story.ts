@@ -44,7 +44,11 @@ const minute = 60_000;
 export function tell(fitOut: FitOut, day: Day): Log {
   const luck = chance(day.seed);
   const plain = plantOf(fitOut);
-  const context: Context = { fitOut, procedure: withFill(compose(fitOut), startingSum({ fitOut, plant: plain }), plain), keeper: day.keeper };
+  const context: Context = {
+    fitOut,
+    procedure: withFill(compose(fitOut), startingSum({ fitOut, plant: plain }), plain),
+    keeper: day.keeper
+  };
   let log = fold(context, []);
   let now = day.begins;
   const over = () => day.until !== undefined && now > day.until;
@@ -62,7 +66,9 @@ export function tell(fitOut: FitOut, day: Day): Log {
   const plant = plantOf(fitOut, oddly(fitOut, day.own ?? {}));
   const k = keeper(plant, { look: luck.between(15, 30), changeover: Infinity });
   const { set } = k;
-  const cold = fitOut.glasses.length ? Math.min(0.9, Math.max(0.05, startingSum({ fitOut, plant }).fill.value + luck.between(-0.03, 0.04))) : 0;
+  const cold = fitOut.glasses.length
+    ? Math.min(0.9, Math.max(0.05, startingSum({ fitOut, plant }).fill.value + luck.between(-0.03, 0.04)))
+    : 0;
   let boiler: Working | undefined;
   let simulated = 0;
   /** The boiler as it is now: stepped on from where it was last looked at. */

@@ -35,6 +35,7 @@ function judge(folder) {
 const wanted = folders.length ? folders : ['log', 'procedure', 'watch', 'plan', 'learn', 'forecast', 'faults', 'form', 'sums', 'units'];
 const scores = wanted.map(judge);
 const share = (/** @type {number} */ found, /** @type {number} */ of) => `${((100 * found) / Math.max(1, of)).toFixed(1)} %`;
-for (const { folder, of, found } of scores) console.log(`${folder.padEnd(10)} ${String(found).padStart(5)} of ${String(of).padEnd(5)} ${share(found, of)}`);
+for (const { folder, of, found } of scores)
+  console.log(`${folder.padEnd(10)} ${String(found).padStart(5)} of ${String(of).padEnd(5)} ${share(found, of)}`);
 const [found, of] = [scores.reduce((a, s) => a + s.found, 0), scores.reduce((a, s) => a + s.of, 0)];
 console.log(`in all     ${String(found).padStart(5)} of ${String(of).padEnd(5)} ${share(found, of)}`);
