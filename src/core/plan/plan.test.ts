@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plantOf, usualFill } from '../boiler';
-import { coldFor, type FitOut, patterns } from '../engine';
-import { classHeating, glassWhen, waterIn, waterOut } from '../forecast';
+import { type FitOut, patterns } from '../engine';
+import { classHeating } from '../forecast';
 import { compose } from '../procedure';
 import { fillOf, startingSum, sumsOn } from '../sums';
-import { mark, printGlass, psi } from '../units';
+import { mark, printGlass } from '../units';
 import {
   daySheet,
   type DayPlan,
@@ -390,57 +390,5 @@ describe('what a whole sheet says', () => {
     expect(kit(rail)).toContain('Measuring jug');
     expect(kit(patternOf('tender'))).toContain('second chimney bore');
     expect(kit(hen)).not.toContain('second chimney bore');
-  });
-});
-
-describe('water while in steam', () => {
-  const tender = patternOf('tender');
-  const plant = plantOf(tender);
-  it('errs to the early side: by what all looks may have wrong alike, and the more the less was seen', () => {
-    const look = (at: number, glass: number) => ({ at, glass, gauge: psi(80) });
-    const asked = { now: 600, lowest: tender.levels.lowest, usual: plant.ratedSteam * 0.45 };
-    const one = waterOut(plant, [look(600, 0.6)], [], asked)!;
-    const three = waterOut(plant, [look(0, 0.7), look(300, 0.65), look(600, 0.6)], [], asked)!;
-    for (const b of [one, three]) {
-      expect(b.early).toBeLessThan(b.middle);
-      expect(b.middle).toBeLessThan(b.late);
-    }
-    expect(one.late - one.early).toBeGreaterThan(three.late - three.early);
-    // A twentieth of a glass less in sight is earlier at every edge.
-    const less = waterOut(plant, [look(600, 0.55)], [], asked)!;
-    for (const edge of ['early', 'middle', 'late'] as const) expect(less[edge]).toBeLessThan(one[edge]);
-    // With hardly anything over the lowest the early edge has passed already.
-    expect(waterOut(plant, [look(600, tender.levels.lowest + 0.01)], [], asked)!.early).toBeLessThan(600);
-  });
-  it('tells when the glass will be down, on its early edge in time, with feeds known', () => {
-    const [full, use] = [waterIn(plant, { glass: 0.7, gauge: psi(80) }), plant.ratedSteam * 0.5];
-    const floor = waterIn(plant, { glass: tender.levels.lowest, gauge: psi(80) });
-    const truth = (full - floor) / use;
-    let held = 0;
-    for (let seed = 0; seed < 40; seed++) {
-      const looks = [0, 0.15, 0.3, 0.45].map((share, i) => {
-        const kg = full - use * share * truth;
-        let glass = 0.5;
-        for (let k = 0; k < 40; k++) glass += (kg - waterIn(plant, { glass, gauge: psi(80) })) / 4;
-        return { at: share * truth, glass: glass + 0.03 * Math.sin(7 * seed + 11 * i), gauge: psi(80) };
-      });
-      const band = waterOut(plant, looks, [], { now: looks.at(-1)!.at + 5, lowest: tender.levels.lowest, usual: 0.7 * use })!;
-      if (band.early <= truth && truth <= band.late) held++;
-      expect(band.early).toBeLessThan(truth * 1.25);
-    }
-    expect(held).toBeGreaterThan(26);
-    const look = [{ at: 0, glass: 0.5, gauge: psi(80) }];
-    const dry = waterOut(plant, look, [], { now: 60, lowest: 0.25, usual: use })!;
-    const fed = waterOut(plant, look, [{ from: 0, to: 60, rate: 0.005 }], { now: 60, lowest: 0.25, usual: use })!;
-    expect(fed.middle - dry.middle).toBeCloseTo(0.3 / dry.rate, -1);
-    expect(waterOut(plant, [], [], { now: 0, lowest: 0.25, usual: use })).toBeUndefined();
-  });
-
-  it('foretells the glass at another pressure', () => {
-    // A third, cold, is about 0.47 at 90 psi by expansion alone.
-    const hot = glassWhen(plant, { glass: 1 / 3, gauge: 0 }, tender.workingPressure);
-    const cold = coldFor(tender, hot).glass;
-    expect(hot).toBeGreaterThan(0.4);
-    expect(cold).toBeLessThan(1 / 3);
   });
 });
