@@ -4,10 +4,11 @@ import postgres from 'postgres';
 import { type FitOut, patterns } from '../src/core/engine';
 import type { Log } from '../src/core/log';
 import { derivedOf, derivedVersion, type Fit } from '../src/core/learn';
-import { type DayPlan, plannedOf, planWhole } from '../src/core/plan';
+import type { DayPlan } from '../src/core/plan';
 import { timeOrderedId } from '../src/core/log/id';
 import { compose } from '../src/core/procedure';
 import { chance } from '../src/core/chance';
+import { derivePlans } from '../src/server/sql/plan';
 import demo from './people.json' with { type: 'json' };
 import { ageing, faults, oddities, papers, seasons } from './scenario';
 import { type Day, tell } from './story';
@@ -128,10 +129,8 @@ await sql.begin(async (tx) => {
   async function plan(engineName: string, purpose: string, day: Pick<DayPlan, 'wants' | 'people' | 'running'> & Partial<DayPlan>) {
     const engine = engines.get(engineName)!;
     const asked: DayPlan = { end: null, water: 284.15, air: 286.15, tests: [], minutes: {}, without: [], packed: [], ...day };
-    const known = { fitOut: engine.fitOut, procedure: compose(engine.fitOut), fits: fits.get(engineName) ?? [], used: [] };
-    const planned = plannedOf(planWhole(known, asked), asked);
-    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan, planned, derived)
-      values (${club}, ${id()}, ${engine.id}, ${members.get(asked.people[0]!.name)!}, ${purpose}, ${asked.wants[0]!.at}, ${json(engine.fitOut)}, ${json(known.procedure)}, ${json(asked)}, ${json(planned)}, ${derivedVersion})`;
+    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, fit_out, procedure, plan)
+      values (${club}, ${id()}, ${engine.id}, ${members.get(asked.people[0]!.name)!}, ${purpose}, ${asked.wants[0]!.at}, ${json(engine.fitOut)}, ${json(compose(engine.fitOut))}, ${json(asked)})`;
   }
   const quarter = (ms: number) => new Date(Math.ceil(ms / 9e5) * 9e5).toISOString();
   await plan('Peat Presser', 'Rolling the field path', {
@@ -164,4 +163,10 @@ await sql.begin(async (tx) => {
     running: 30
   });
 });
+// What the plans say is worked out by the server's own hand, as when somebody makes one.
+const planned = await sql<{ club: string; engine: string }[]>`
+  select distinct club_id as club, engine_id as engine from steaming where plan is not null and started_at is null`;
 await sql.end();
+const served = postgres(url, { max: 1, onnotice: () => {}, transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } } });
+for (const { club, engine } of planned) await served.begin((tx) => derivePlans(tx, club, engine));
+await served.end();

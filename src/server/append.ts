@@ -5,6 +5,7 @@ import { allowed, type Member } from './members';
 import { settle } from './sql/derived';
 import { entriesIn } from './sql/entry';
 import { json, type Tx } from './sql/json';
+import { derivePlans } from './sql/plan';
 import { contextOf, steamingIn } from './sql/steaming';
 
 /**
@@ -63,8 +64,11 @@ export async function appendEntries(
     if (struck.length)
       await tx`update fault set withdrawn_at = now() where club_id = ${club} and fault_id in ${tx(struck)} and steaming_id = ${steamingId}
         and (forbids <> 'steaming' or ${allowed(member, 'clear a bar')} or (raised_by = ${member.name} and raised_at > now() - interval '1 minute'))`;
-    // The end, and anything that reaches a record after its end, rewrites the summary from the one fold.
-    if (fresh.size && (s.endedAt || taken.some((e) => e.kind === 'sign' && fresh.has(e.id)))) await settle(tx, club, steamingId);
+    // The end, and anything that reaches a record after its end, rewrites the summary from the one fold, and what is to come from that.
+    if (fresh.size && (s.endedAt || taken.some((e) => e.kind === 'sign' && fresh.has(e.id)))) {
+      await settle(tx, club, steamingId);
+      await derivePlans(tx, club, s.engineId);
+    }
     return { stored: stored.length, last: Math.max(0, ...stored.map((r) => Number(r.seq))), refused };
   }).catch((error: { code?: string }) => {
     // 23503: no such steaming in this club for the entries to belong to.

@@ -7,7 +7,7 @@ import { check, readJson } from './answer';
 import { inClub } from './database';
 import type { Member } from './members';
 import { json, type Tx } from './sql/json';
-import { busyIn, derivePlan, knownIn, knownOf, planIn, type PlanRow, planRows } from './sql/plan';
+import { busyIn, derivePlan, derivePlans, knownIn, knownOf, planIn, type PlanRow, planRows } from './sql/plan';
 import { raisings } from './sql/raising';
 import { newId } from './uuid';
 
@@ -155,12 +155,13 @@ export const learningSchema = Joi.object({
     .required()
 }).required();
 
+/** What of its past counts for an engine; its plans to come are worked out anew from that. */
 export const saveLearning = (club: string, engineId: string, learning: Learning): Promise<boolean> =>
-  inClub(
-    club,
-    async (tx) =>
-      (await tx`update engine set learning = ${json(tx, learning)} where club_id = ${club} and engine_id = ${engineId}`).count > 0
-  );
+  inClub(club, async (tx) => {
+    const { count } = await tx`update engine set learning = ${json(tx, learning)} where club_id = ${club} and engine_id = ${engineId}`;
+    await derivePlans(tx, club, engineId);
+    return count > 0;
+  });
 
 /** The next plans of an engine, soonest first, for its page and for who starts it. */
 export const plannedFor = (club: string, engineId: string) =>

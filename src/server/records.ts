@@ -4,6 +4,7 @@ import type { Member } from './members';
 import { inClub } from './database';
 import { json, type Tx } from './sql/json';
 import { settle } from './sql/derived';
+import { derivePlans } from './sql/plan';
 import { type Steaming, steamingIn } from './sql/steaming';
 import { newId } from './uuid';
 
@@ -86,6 +87,7 @@ export async function importRecord(member: Member, record: RecordDocument): Prom
     }));
     for (let i = 0; i < rows.length; i += 1000) await tx`insert into entry ${tx(rows.slice(i, i + 1000) as never)}`;
     await settle(tx, member.club, s.id);
+    await derivePlans(tx, member.club, engineId);
     return { id: s.id, madeEngine: !engine };
   }).catch((error: { code?: string }) => {
     if (error.code === '23505')

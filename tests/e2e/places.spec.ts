@@ -95,3 +95,24 @@ test('a page that is not there says so and what to do', async ({ page }) => {
   expect(refused!.status()).toBe(403);
   await expect(page.getByText('Ask the club’s owner or a steward.')).toBeVisible();
 });
+
+test('one time wherever it is shown: the Yard, the day sheet and the day of several engines say the same steam', async ({ page }) => {
+  await comeInAs(page, 'wenna');
+  const plates = page.locator('li', { has: page.getByRole('link', { name: 'Day sheet' }) });
+  const said = await plates.evaluateAll((list) =>
+    list.map((li) => ({
+      engine: li.querySelector('h3')!.textContent!.trim(),
+      steam: /steam (\d\d:\d\d–\d\d:\d\d)/.exec(li.textContent!)?.[1],
+      sheet: li.querySelector<HTMLAnchorElement>('a[href^="/day/"]')!.getAttribute('href')!
+    }))
+  );
+  expect(said.filter((s) => s.steam).length).toBeGreaterThan(2);
+  for (const { engine, steam, sheet } of said) {
+    if (!steam) continue;
+    await visit(page, sheet);
+    await expect(page.locator('header.block'), engine).toContainText(`(${steam})`);
+    const on = new Date(Date.parse((await page.locator('header.block').innerText()).match(/\d{1,2} [A-Z][a-z]{2} \d{4}/i)![0] + ' UTC'));
+    await visit(page, `/day?on=${on.toISOString().slice(0, 10)}`);
+    await expect(page.locator('table tr', { hasText: engine }).first(), engine).toContainText(`(${steam})`);
+  }
+});
