@@ -106,7 +106,7 @@ test('one time wherever it is shown: the Yard, the day sheet and the day of seve
       sheet: li.querySelector<HTMLAnchorElement>('a[href^="/day/"]')!.getAttribute('href')!
     }))
   );
-  expect(said.filter((s) => s.steam).length).toBeGreaterThan(2);
+  expect(said.some((s) => s.steam)).toBe(true);
   for (const { engine, steam, sheet } of said) {
     if (!steam) continue;
     await visit(page, sheet);
