@@ -101,6 +101,9 @@ describe('quantities', () => {
     expect(printText(0.003473, 'volume', usualUnits)).toBe('3.47\u2009l');
     expect(printText(0.25, 'mass', { ...usualUnits, mass: 'lb' })).toBe('8.8\u2009oz');
     expect(print(psi(65), 'pressure', { ...usualUnits, pressure: 'bar' })).toEqual({ figure: '4.5', unit: 'bar' });
+    expect(printText(43, 'power', usualUnits)).toBe('43\u2009W');
+    expect(printText(1300, 'power', usualUnits)).toBe('1.3\u2009kW');
+    expect(printText(0.14e6, 'energy', usualUnits)).toBe('140\u2009kJ');
     expect(printText(-psi(3), 'pressure', usualUnits)).toBe('−3\u2009psi');
     expect(printText(psi(-0.2), 'pressure', usualUnits)).not.toContain('−0\u2009');
   });
