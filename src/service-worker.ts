@@ -4,7 +4,8 @@
 // always asked of the server first; what is kept is shown only when there is no answer. Entries wait in the outbox.
 import { build, files, version } from '$service-worker';
 
-const worker = self as unknown as ServiceWorkerGlobalScope;
+// Here `self` is a service worker; the library of types only knows of workers in general.
+declare const self: ServiceWorkerGlobalScope;
 const shell = `joram-shell-${version}`;
 const pages = 'joram-pages';
 const shellFiles = [...build, ...files];
@@ -13,21 +14,21 @@ const kept = /^\/(?:$|footplate\/|(?:engines|day)\/[0-9a-f-]{36}$)/;
 /** The most pages that are kept; the oldest goes first. */
 const most = 12;
 
-worker.addEventListener('install', (event) => {
+self.addEventListener('install', (event) => {
   event.waitUntil(
     caches
       .open(shell)
       .then((cache) => cache.addAll(shellFiles))
-      .then(() => worker.skipWaiting())
+      .then(() => self.skipWaiting())
   );
 });
 
-worker.addEventListener('activate', (event) => {
+self.addEventListener('activate', (event) => {
   event.waitUntil(
     caches
       .keys()
       .then((keys) => Promise.all(keys.filter((key) => key !== shell && key !== pages).map((key) => caches.delete(key))))
-      .then(() => worker.clients.claim())
+      .then(() => self.clients.claim())
   );
 });
 
@@ -49,7 +50,7 @@ async function pageOrKept(request: Request): Promise<Response> {
   }
 }
 
-worker.addEventListener('fetch', (event) => {
+self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== location.origin) return;
@@ -63,6 +64,6 @@ worker.addEventListener('fetch', (event) => {
 });
 
 // Signing out leaves no club's pages on the device.
-worker.addEventListener('message', (event) => {
+self.addEventListener('message', (event) => {
   if (event.data === 'forget pages') event.waitUntil(caches.delete(pages));
 });

@@ -29,3 +29,29 @@ export function steaming(name: string, made: Made[]) {
 export const lit: Made = [0, 'fire', { act: 'light' }];
 export const glass = (minute: number, level: Bodies['reading']['glass']): Made => [minute, 'reading', { glass: level, glassAt: psi(60) }];
 export const pressure = (minute: number, value: number): Made => [minute, 'reading', { pressure: psi(value) }];
+
+/** Little Bittern's morning from nine o'clock, entry by entry, each with an id of its own. */
+export function morning() {
+  const bittern = fitOut('Little Bittern');
+  const context: Context = { fitOut: bittern, procedure: compose(bittern), keeper: 'Wenna Thrale' };
+  const begins = Date.parse('2026-06-13T09:00:00.000Z');
+  let made = 0;
+  const entry = <K extends Kind>(minute: number, kind: K, body: Bodies[K]): Entry =>
+    ({
+      id: id(++made),
+      kind,
+      body,
+      at: new Date(begins + minute * 60_000).toISOString(),
+      by: 'Wenna Thrale',
+      source: 'person'
+    }) as Entry;
+  return {
+    fitOut: bittern,
+    context,
+    t0: begins,
+    entry,
+    done: (minute: number, step: string) => entry(minute, 'tick', { step, outcome: 'done' }),
+    valve: (minute: number, which: Bodies['valve']['valve'], open: number) => entry(minute, 'valve', { valve: which, open }),
+    log: (...entries: Entry[]) => fold(context, entries)
+  };
+}

@@ -52,12 +52,14 @@ export const sumsTable = (): string =>
   [
     '| sum | shown | asked with | worked as |',
     '|---|---|---|---|',
-    ...sums.map((s) => {
-      const engine = patterns.map(({ fitOut }) => ({ fitOut, plant: plantOf(fitOut) })).find((e) => s.when?.(e) ?? true)!;
-      const { steps } = s.work(s.usual(engine), engine);
-      const inputs = Object.values(s.inputs.fields).map((f) => f.label.toLowerCase());
-      return `| ${s.name} | ${shown[s.on]} | ${inputs.join(', ') || 'nothing'} | ${steps.map((l) => l.formula).join('; ')} |`;
-    })
+    ...Object.entries(sums).flatMap(([place, list]) =>
+      list.map((s) => {
+        const engine = patterns.map(({ fitOut }) => ({ fitOut, plant: plantOf(fitOut) })).find((e) => s.when?.(e) ?? true)!;
+        const { steps } = s.work(s.usual(engine), engine);
+        const inputs = Object.values(s.inputs.fields).map((f) => f.label.toLowerCase());
+        return `| ${s.name} | ${shown[place as keyof typeof shown]} | ${inputs.join(', ') || 'nothing'} | ${steps.map((l) => l.formula).join('; ')} |`;
+      })
+    )
   ].join('\n');
 
 /** A document with the tables between its markers made anew. */

@@ -3,7 +3,7 @@ import { plantOf } from '$core/boiler';
 import { boilerShape, patterns } from '$core/engine';
 import { fold } from '$core/log';
 import { compose } from '$core/procedure';
-import { sumsOn } from '$core/sums';
+import { dayNeeds, engineFigures, fillOf, type Given, startingSum } from '$core/sums';
 import { psi, usualUnits } from '$core/units';
 import fc from 'fast-check';
 import { describe, expect, it, vi } from 'vitest';
@@ -169,8 +169,12 @@ describe('words for time and figures', () => {
   });
   it('every figure of every engine can be printed, in both systems', () => {
     const imperial = { pressure: 'bar', temperature: '°F', volume: 'gal', mass: 'lb', length: 'in' } as const;
+    const figuresOf = (engine: Given) => [
+      ...engineFigures(engine),
+      ...dayNeeds({ running: 7200, fill: fillOf(startingSum(engine), engine.plant), water: 284, air: 286 }, engine)
+    ];
     for (const { fitOut } of patterns)
-      for (const { worked, key } of (['engine', 'day'] as const).flatMap((on) => sumsOn(on, { fitOut, plant: plantOf(fitOut) })))
+      for (const { worked, key } of figuresOf({ fitOut, plant: plantOf(fitOut) }))
         for (const units of [usualUnits, imperial])
           for (const { value, kind } of [worked, ...worked.steps.flatMap((s) => [...s.inputs, s.result])])
             expect(workedText(value, kind, units), `${fitOut.name} ${key}`).not.toMatch(/NaN|undefined|Infinity/);

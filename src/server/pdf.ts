@@ -4,15 +4,17 @@ import pdfmake from 'pdfmake';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
 
 // Its types leave out the files that it keeps in memory.
-const { virtualfs } = pdfmake as unknown as { virtualfs: { writeFileSync(name: string, content: Buffer): void } };
+declare module 'pdfmake' {
+  const virtualfs: { writeFileSync(name: string, content: Buffer): void };
+}
 const bytes = (url: string) => Buffer.from(url.slice(url.indexOf(',') + 1), 'base64');
 let ready = false;
 
 /** A document in the type that ships with the application; nothing is fetched. */
 export async function pdf(definition: TDocumentDefinitions): Promise<Uint8Array<ArrayBuffer>> {
   if (!ready) {
-    virtualfs.writeFileSync('barlow-400.woff', bytes(regular));
-    virtualfs.writeFileSync('barlow-600.woff', bytes(bold));
+    pdfmake.virtualfs.writeFileSync('barlow-400.woff', bytes(regular));
+    pdfmake.virtualfs.writeFileSync('barlow-600.woff', bytes(bold));
     pdfmake.addFonts({
       Barlow: { normal: 'barlow-400.woff', bold: 'barlow-600.woff', italics: 'barlow-400.woff', bolditalics: 'barlow-600.woff' }
     });

@@ -46,6 +46,8 @@ for (const [width, viewport] of Object.entries(widths))
       await alive(page);
       await page.getByText('examiner: papers').click();
       await page.getByRole('button', { name: 'Make a link' }).click();
+      await page.locator('.link button').click();
+      await expect(page.getByText(/^Copied\.$|^Not copied: mark it/)).toBeVisible();
       const link = (await page.locator('.link span').first().innerText()).trim();
       await page.getByRole('button', { name: 'Sign out' }).first().click();
       await page.waitForURL(/sign-in/);

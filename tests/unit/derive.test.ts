@@ -1,7 +1,10 @@
 import { execFileSync } from 'node:child_process';
 import postgres from 'postgres';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { patterns } from '../../src/core/engine';
 import { derivedVersion } from '../../src/core/learn';
+import { timeOrderedId } from '../../src/core/log/id';
+import { as, url as base } from './client';
 
 const url = process.env.JORAM_TEST_ADMIN_URL;
 
@@ -34,4 +37,35 @@ describe.skipIf(!url)('joram derive', () => {
       await sql`select count(*)::int as n from steaming where steaming_id in ${sql(ids)} and derived <> ${derivedVersion}`;
     expect(n).toBe(0);
   });
+
+  it.skipIf(!base)(
+    'works an engine’s plans to come out anew when a steaming of it is signed, and when its past is told to count otherwise',
+    async () => {
+      const one = await as('idony');
+      const { fitOut } = patterns.find((p) => p.fitOut.name === 'Marsh Hen')!;
+      const engine = (await one.post('/api/engines', { ...fitOut, name: `Derived Hen ${Date.now() % 1e6}` })).body.id as string;
+      const wants = [{ what: 'train', at: new Date(Date.now() + 9 * 864e5).toISOString() }];
+      const people = [{ name: 'Hob Withy', as: 'keeper' }];
+      const plan = (await one.post(`/api/engines/${engine}/plans`, { purpose: '', plan: { wants, people } })).body.id as string;
+      const said = async () => (await sql`select planned from steaming where steaming_id = ${plan}`)[0]!.planned as { light: number };
+      const right = await said();
+      const spoil = () => sql`update steaming set planned = planned || '{"light": 1}' where steaming_id = ${plan}`;
+
+      await spoil();
+      const started = (await one.post(`/api/engines/${engine}/steamings`, { plan: null, reason: 'papers with the secretary' })).body
+        .id as string;
+      const sign = {
+        id: timeOrderedId(Date.now(), crypto.getRandomValues(new Uint8Array(10))),
+        kind: 'sign',
+        at: new Date().toISOString(),
+        body: { as: 'keeper', name: 'Idony' }
+      };
+      await one.post(`/api/steamings/${started}/entries`, { entries: [sign] });
+      expect(await said()).toEqual(right);
+
+      await spoil();
+      await one.put(`/api/engines/${engine}/learning`, { leftOut: [], chapters: [] });
+      expect(await said()).toEqual(right);
+    }
+  );
 });

@@ -1,32 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tell } from '../../../demo/story';
+import { morning } from '../../../tests/made';
 import { plantOf, usualFill } from '../boiler';
-import { patterns } from '../engine';
 import { pastOf } from '../learn';
-import { add, type Bodies, type Context, type Entry, fold, type Kind, type Log } from '../log';
-import { compose } from '../procedure';
+import { add, type Entry, fold, type Log } from '../log';
 import { psi } from '../units';
 import { warnings } from '../watch';
 import { classHeating, follow, following, live, liveOf } from '.';
 
-const fitOut = patterns.find((p) => p.fitOut.name === 'Little Bittern')!.fitOut;
-const context: Context = { fitOut, procedure: compose(fitOut), keeper: 'Wenna Thrale' };
-const t0 = Date.parse('2026-06-13T09:00:00.000Z');
-const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`;
-let made = 0;
-const entry = <K extends Kind>(minute: number, kind: K, body: Bodies[K]): Entry =>
-  ({
-    id: id(++made),
-    kind,
-    body,
-    at: new Date(t0 + minute * 60_000).toISOString(),
-    by: 'Wenna Thrale',
-    source: 'person'
-  }) as Entry;
-const done = (minute: number, step: string) => entry(minute, 'tick', { step, outcome: 'done' });
-const valve = (minute: number, which: Bodies['valve']['valve'], open: number) => entry(minute, 'valve', { valve: which, open });
-const log = (...entries: Entry[]) => fold(context, entries);
+const { fitOut, context, t0, entry, done, valve, log } = morning();
+
 describe('ticked through by hand, with no entry that the step does not ask for', () => {
   // The same morning, once told by ticks alone and once by entries alone.
   const morning = (changeover: Entry[], airOut: Entry[], match: Entry[]) =>
@@ -96,7 +80,7 @@ describe('a steaming followed event by event', () => {
             order.splice(to % order.length, 0, e!);
           } else {
             const target = order[from % order.length]!;
-            order.push({ ...entry(125 + made / 1e6, 'strike', {}), strikes: target.id } as Entry);
+            order.push({ ...entry(125 + order.length / 1e6, 'strike', {}), strikes: target.id } as Entry);
           }
         }
         let growing = fold(context, []);

@@ -1,27 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tell } from '../../../demo/story';
+import { morning } from '../../../tests/made';
 import { patterns } from '../engine';
 import { compose, valveThings } from '../procedure';
-import { add, type Bodies, type Context, type Entry, fold, type Kind, type Log } from '.';
+import { add, type Entry, fold, type Log } from '.';
 
-const fitOut = patterns.find((p) => p.fitOut.name === 'Little Bittern')!.fitOut;
-const context: Context = { fitOut, procedure: compose(fitOut), keeper: 'Wenna Thrale' };
-const t0 = Date.parse('2026-06-13T09:00:00.000Z');
-const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`;
-let made = 0;
-const entry = <K extends Kind>(minute: number, kind: K, body: Bodies[K]): Entry =>
-  ({
-    id: id(++made),
-    kind,
-    body,
-    at: new Date(t0 + minute * 60_000).toISOString(),
-    by: 'Wenna Thrale',
-    source: 'person'
-  }) as Entry;
-const done = (minute: number, step: string) => entry(minute, 'tick', { step, outcome: 'done' });
-const valve = (minute: number, which: Bodies['valve']['valve'], open: number) => entry(minute, 'valve', { valve: which, open });
-const log = (...entries: Entry[]) => fold(context, entries);
+const { fitOut, context, t0, entry, done, valve, log } = morning();
 /** What happened, without who told it and by what. */
 const bare = (l: Log) => l.events.map(({ entry: _, by: _b, ...event }) => event);
 

@@ -4,7 +4,7 @@ import { plantOf, usualFill } from '../boiler';
 import { type FitOut, patterns } from '../engine';
 import { classHeating } from '../forecast';
 import { compose } from '../procedure';
-import { fillOf, startingSum, sumsOn } from '../sums';
+import { engineFigures, fillOf, startingSum } from '../sums';
 import { mark, printGlass } from '../units';
 import {
   daySheet,
@@ -369,7 +369,7 @@ describe('what a whole sheet says', () => {
     for (const { fitOut } of patterns) {
       const plant = plantOf(fitOut);
       const level = startingSum({ fitOut, plant });
-      const figure = sumsOn('engine', { fitOut, plant }).find((f) => f.key === 'start')!.worked;
+      const figure = engineFigures({ fitOut, plant }).find((f) => f.key === 'start')!.worked;
       const whole = planWhole({ fitOut, procedure: compose(fitOut), fits: [], used: [] }, dayOf({ water: 288.15, air: 288.15 }));
       const said = whole.sheet.stations.find((s) => s.key === 'fill')!.what;
       expect(figure.value, fitOut.name).toBe(level.fill.value);

@@ -5,7 +5,7 @@ import { type Fit, heatingFrom, widthFrom } from '../learn';
 import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
 import { type Kit, kitFor } from './kit';
-import { fillOf, fuelAndWater, type Level, needsPair, type Pair, startingSum, sumsOn, type Used, usualReserve } from '../sums';
+import { dayNeeds, fillOf, fuelAndWater, type Level, needsPair, type Pair, startingSum, type Used, usualReserve } from '../sums';
 import type { Figure } from '../units';
 import { withFill } from './fill';
 import { planRaise, type RaisePlan } from './raising';
@@ -60,7 +60,7 @@ export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine =
     ...(needsPair(fitOut)
       ? { pair: fuelAndWater({ fill, charge: null, reserve: usualReserve, water: plan.water, air: plan.air }, { fitOut, plant }) }
       : {}),
-    needs: sumsOn('day', { fitOut, plant, used }, { running: plan.running * 60, fill, water: plan.water, air: plan.air }),
+    needs: dayNeeds({ running: plan.running * 60, fill, water: plan.water, air: plan.air }, { fitOut, plant, used }),
     kit: kitFor(fitOut, procedure)
   };
 }

@@ -8,7 +8,6 @@ import { sum } from './sum';
 export const charges = sum({
   key: 'fuel',
   name: 'Spirit, gel or tablets for the day',
-  on: 'day',
   when: ({ plant }) => plant.fire.with === 'spirit',
   said: ({ fitOut: { fire } }) => (fire.with === 'spirit' && fire.fuel === 'tablets' ? 'Fuel tablets' : 'Spirit or gel, measured'),
   inputs: dayInputs,
@@ -19,8 +18,6 @@ export const charges = sum({
     const power = fire.charge / fire.burns;
     const up = heatUp(engine.plant, {
       ...day,
-      start: day.water,
-      ambient: day.air,
       power,
       from: 'class default',
       efficiency: fire.efficiency
@@ -49,7 +46,8 @@ export const charges = sum({
           )
         )
       ],
-      'estimate'
+      'estimate',
+      up.weak
     );
   }
 });

@@ -15,7 +15,6 @@ const onGrate = (
   sum({
     key,
     name,
-    on: 'day',
     when: ({ fitOut }) => fitOut.fire.with === 'solid',
     said: ({ fitOut: { fire } }) => (fire.with === 'solid' ? said(fire) : name),
     inputs: dayInputs,

@@ -2,14 +2,13 @@ import type { FitOut } from '../engine';
 import { group, type Infer, quantity } from '../form';
 import { given, greater, line, over, roundedUp, times, above, type WorkedInput, type WorkedStep } from '../units';
 import { fillOf, startingSum } from './start';
-import type { Given } from './sum';
+import { conditions, type Given, usualConditions } from './sum';
 
 /** What a day says that its water, fuel and oil follow from. */
 export const dayInputs = group('A day', {
   running: quantity('Running', 'time', 0, 24 * 3600),
   fill: quantity('First fill', 'volume', 1e-6, 5),
-  water: quantity('Cold water', 'temperature', 273.16, 313.15),
-  air: quantity('Air', 'temperature', 243.15, 323.15)
+  ...conditions
 });
 export type Day = Infer<typeof dayInputs>;
 
@@ -17,13 +16,12 @@ export type Day = Infer<typeof dayInputs>;
 export const usualDay = (engine: Given): Day => ({
   running: 7200,
   fill: fillOf(startingSum(engine), engine.plant),
-  water: 288.15,
-  air: 288.15
+  ...usualConditions
 });
 
 export const spare = (share: number, words: string): WorkedInput => given(`with ${words} over`, 1 + share, 'ratio', 'class default');
-export const runningOf = (day: Day): WorkedInput => given('running', day.running, 'time', 'rule of the club');
-export const fillIn = (day: Day): WorkedInput => given('first fill', day.fill, 'volume', 'geometry');
+export const runningOf = (day: Day): WorkedInput => given('running', day.running, 'time', 'given');
+export const fillIn = (day: Day): WorkedInput => given('first fill', day.fill, 'volume', 'given');
 export const coldWeight = given('weight of cold water', 1000, 'density', 'steam tables');
 
 /** Steam that ordinary running takes of what the fire makes. */

@@ -3,7 +3,7 @@ import { group, type Infer, quantity } from '../form';
 import { boilingAt, waterVolume } from '../steam';
 import { above, asked, given, line, minus, over, plus, Refusal, standardAtmosphere, times, type Worked, workedFrom } from '../units';
 import { canBeFed } from './day';
-import { type Given, sum } from './sum';
+import { conditions, type Given, sum } from './sum';
 
 /** What a slug of cold water will cost. */
 export interface Dip {
@@ -20,7 +20,7 @@ const inputs = group('A slug of cold water', {
   fed: quantity('Fed', 'mass', 0.001, 1000),
   feedAt: quantity('Feed water', 'temperature', 273.16, 373.15),
   heat: quantity('Heat of the fire that reaches the water', 'power', 0, 5e6),
-  air: quantity('Air', 'temperature', 243.15, 323.15)
+  air: conditions.air
 });
 
 /**
@@ -37,10 +37,10 @@ export function dip({ water, gauge, fed, feedAt, heat, air }: Infer<typeof input
   const after = before + fed * feedEnthalpy(feedAt);
   const cold = temperatureAt(table, after);
   const told = [
-    given('water in the boiler', water, 'mass', 'measured'),
-    given('pressure before', gauge, 'pressure', 'measured'),
-    given('fed', fed, 'mass', 'measured'),
-    given('feed water', feedAt, 'temperature', 'measured')
+    given('water in the boiler', water, 'mass', 'given'),
+    given('pressure before', gauge, 'pressure', 'given'),
+    given('fed', fed, 'mass', 'given'),
+    given('feed water', feedAt, 'temperature', 'given')
   ];
   const shared = asked('just after', 'temperature', 'temperature at which water, slug and metal share the energy they had', cold, [
     ...told,
@@ -60,12 +60,12 @@ export function dip({ water, gauge, fed, feedAt, heat, air }: Infer<typeof input
     times(
       given('lost for each kelvin', plant.vessel.loss, 'loss', 'class default'),
       minus(
-        over(plus(above(boiling), above(shared)), given('mean of two', 2, 'count', 'geometry')),
-        given('air', air, 'temperature', 'measured')
+        over(plus(above(boiling), above(shared)), given('two of them', 2, 'count', 'geometry')),
+        given('air', air, 'temperature', 'given')
       )
     )
   );
-  const fire = given('heat of the fire', heat, 'power', 'learned');
+  const fire = given('heat of the fire', heat, 'power', 'given');
   const back = line('comes back in', 'time', over(above(missing), minus(fire, above(losses))));
   // A fire that only makes up the losses never brings it back: then there is no such line.
   const recovers = fire.value > losses.result.value ? back.result.value : Infinity;
@@ -86,7 +86,6 @@ export function dip({ water, gauge, fed, feedAt, heat, air }: Infer<typeof input
 export const slug = sum({
   key: 'slug',
   name: 'Pressure after a slug of cold water',
-  on: 'asked',
   when: ({ fitOut }) => canBeFed(fitOut),
   inputs,
   usual: ({ fitOut, plant }) => {

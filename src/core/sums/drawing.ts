@@ -16,7 +16,6 @@ const drawn = (
   sum({
     key,
     name,
-    on: 'engine',
     ...(when ? { when: ({ fitOut }) => when(fitOut) } : {}),
     inputs: nothing,
     usual: () => ({}),

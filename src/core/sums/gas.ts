@@ -1,6 +1,5 @@
 import { gasHeat } from '../firing';
-import { given, line, mark, over, plus, times, workedFrom } from '../units';
-import { above } from '../units';
+import { above, given, line, mark, over, plus, times, workedFrom } from '../units';
 import { dayInputs, fillings, runningOf, spare, usualDay } from './day';
 import { heatUp } from './heat-up';
 import { sum } from './sum';
@@ -9,7 +8,6 @@ import { sum } from './sum';
 export const gas = sum({
   key: 'fuel',
   name: 'Gas for the day',
-  on: 'day',
   when: ({ plant }) => plant.fire.with === 'gas',
   said: () => 'Gas',
   inputs: dayInputs,
@@ -19,8 +17,6 @@ export const gas = sum({
     if (fire.with !== 'gas') throw new Error('asked only where it burns gas');
     const up = heatUp(engine.plant, {
       ...day,
-      start: day.water,
-      ambient: day.air,
       power: fire.power,
       from: 'fit-out',
       efficiency: fire.efficiency
@@ -44,9 +40,10 @@ export const gas = sum({
     return workedFrom(
       [...lines, ...up.lines, up.time, needed],
       'estimate',
-      canisters > 1
-        ? `More than one canister of ${mark(fire.canister, 'mass')}: bring ${canisters}. Changed with the fire out and away from any flame.`
-        : undefined
+      up.weak ??
+        (canisters > 1
+          ? `More than one canister of ${mark(fire.canister, 'mass')}: bring ${canisters}. Changed with the fire out and away from any flame.`
+          : undefined)
     );
   }
 });

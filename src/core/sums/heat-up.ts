@@ -5,8 +5,8 @@ import { above, asked, type Gauge, given, greater, line, minus, over, type Sourc
 /** A filling and the burner under it. */
 export interface Filling {
   /** m³ of cold water */ readonly fill: number;
-  /** of the water, K */ readonly start: number;
-  /** of the air, K */ readonly ambient: number;
+  /** of it, K */ readonly water: number;
+  /** K */ readonly air: number;
   /** W */ readonly power: number;
   /** Where that is from. */ readonly from: Source;
   /** Share of it that reaches the water. */ readonly efficiency: number;
@@ -17,12 +17,12 @@ export const energyWith = ({ vessel }: Plant, water: number, T: number): number 
   energyOf(vessel, { water, air: 0, energy: 0, T, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 });
 
 /** The numbers that bringing a filling to working pressure stands on, and its lines: the water, the energy, the time. */
-export function heatUp(plant: Plant, { fill, start, ambient, power, from, efficiency }: Filling) {
+export function heatUp(plant: Plant, { fill, water: start, air, power, from, efficiency }: Filling) {
   const { T } = saturationAtGauge(plant.workingPressure as Gauge);
   const water = line(
     'water filled in',
     'mass',
-    over(given('fill', fill, 'volume', 'geometry'), given('room of a kilogram of cold water', waterVolume(start), 'volume', 'steam tables'))
+    over(given('fill', fill, 'volume', 'given'), given('room of a kilogram of cold water', waterVolume(start), 'volume', 'steam tables'))
   );
   const kg = water.result.value;
   const energy = asked(
@@ -32,7 +32,7 @@ export function heatUp(plant: Plant, { fill, start, ambient, power, from, effici
     energyWith(plant, kg, T) - energyWith(plant, kg, start),
     [
       above(water),
-      given('cold water', start, 'temperature', 'measured'),
+      given('cold water', start, 'temperature', 'given'),
       given('working pressure', plant.workingPressure, 'pressure', 'fit-out')
     ]
   );
@@ -41,7 +41,7 @@ export function heatUp(plant: Plant, { fill, start, ambient, power, from, effici
     'power',
     times(
       given('lost for each kelvin', plant.vessel.loss, 'loss', 'class default'),
-      minus(given('boiling', T, 'temperature', 'steam tables'), given('air', ambient, 'temperature', 'measured'))
+      minus(given('boiling', T, 'temperature', 'steam tables'), given('air', air, 'temperature', 'given'))
     )
   );
   const heat = {
@@ -49,13 +49,13 @@ export function heatUp(plant: Plant, { fill, start, ambient, power, from, effici
     reaches: given('share that reaches the water', efficiency, 'share', 'class default')
   };
   // Lost on the way: half of what is lost at the end of it.
-  const onTheWay = over(above(losses), given('half of them on the way', 2, 'count', 'class default'));
+  const onTheWay = times(above(losses), given('the half lost on the way', 0.5, 'share', 'class default'));
   const kept = minus(times(heat.power, heat.reaches), onTheWay);
-  const time = line(
-    'time of one raise',
-    'time',
-    over(above(energy), greater(kept, given('something at the least', 1, 'power', 'class default')))
-  );
+  const time = line('time of one raise', 'time', over(above(energy), greater(kept, given('a watt', 1, 'power', 'class default'))));
   const lines: readonly WorkedStep[] = [water, energy, losses];
-  return { lines, water, energy, losses, time, kept, ...heat };
+  const forSteam = line('left for steam', 'power', minus(times(heat.power, heat.reaches), above(losses)));
+  /** What is said when there is no raise to work out. */
+  const weak =
+    forSteam.result.value <= 0 ? 'The fire is weaker than what the boiler loses at working pressure: it never gets there.' : undefined;
+  return { lines, water, energy, losses, time, kept, forSteam, weak, ...heat };
 }

@@ -1,6 +1,8 @@
+import type { Group, Infer } from '../form';
 import type { Figure } from '../units';
 import { charges } from './charges';
 import { coal, lightingFluidFor, startFuelFor } from './coal';
+import type { Day, dayInputs } from './day';
 import { slug } from './dip';
 import { drawings } from './drawing';
 import { gas } from './gas';
@@ -11,34 +13,30 @@ import type { Given, Sum } from './sum';
 import { water } from './water';
 
 export { type Dip, dip } from './dip';
-export { type Day, dayInputs } from './day';
 export { fuelAndWater, needsPair, type Pair, usualPair, usualReserve } from './pair';
 export { fillOf, type Level, startingSum } from './start';
-export type { Given, Sum, Used } from './sum';
+export type { Day } from './day';
+export type { Given, Used } from './sum';
 
-/** Every sum an operator asks for, in the order in which they are read. A new one is a file and a row here. */
-export const sums: readonly Sum[] = [
-  start,
-  coldFill,
-  ...drawings,
-  water,
-  startFuelFor,
-  lightingFluidFor,
-  coal,
-  gas,
-  charges,
-  steamOil,
-  motionOil,
-  pair,
-  slug
-];
+/** Shown with an engine's figures, in the order in which they are read. A new sum is a file and a row in one of these. */
+const engineSums: readonly Sum[] = [start, coldFill, ...drawings];
+/** Shown on its day sheets. */
+const daySums: readonly Sum<typeof dayInputs>[] = [water, startFuelFor, lightingFluidFor, coal, gas, charges, steamOil, motionOil];
+/** Worked only where somebody asks. */
+const askedSums: readonly Sum[] = [pair, slug];
 
-/** The sums of one place that mean something for an engine, worked; with what is said, or with what would usually be. */
-export const sumsOn = (on: Sum['on'], given: Given, said?: object): Figure[] =>
-  sums
-    .filter((s) => s.on === on && (s.when?.(given) ?? true))
-    .map((s) => ({
-      key: s.key,
-      name: s.said?.(given) ?? s.name,
-      worked: s.work((said ?? s.usual(given)) as never, given)
-    }));
+/** Every sum an operator asks for, by where it is shown. */
+export const sums: Readonly<Record<'engine' | 'day' | 'asked', readonly Sum[]>> = { engine: engineSums, day: daySums, asked: askedSums };
+
+const figure = <G extends Group>(s: Sum<G>, said: Infer<G>, given: Given): Figure => ({
+  key: s.key,
+  name: s.said?.(given) ?? s.name,
+  worked: s.work(said, given)
+});
+const meant = (given: Given) => (s: Pick<Sum, 'when'>) => s.when?.(given) ?? true;
+
+/** The figures of an engine, with what would usually be said where something is asked. */
+export const engineFigures = (given: Given): Figure[] => engineSums.filter(meant(given)).map((s) => figure(s, s.usual(given), given));
+
+/** What a day needs of an engine. */
+export const dayNeeds = (day: Day, given: Given): Figure[] => daySums.filter(meant(given)).map((s) => figure(s, day, given));

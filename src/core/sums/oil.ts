@@ -12,7 +12,6 @@ const oil = (kind: FitOut['lubrication'][number]['oil'], name: string) => {
   return sum({
     key: `${kind}-oil`,
     name: `${name} for the day`,
-    on: 'day',
     when: ({ fitOut }) => points(fitOut).length > 0,
     said: () => name,
     inputs: dayInputs,

@@ -19,7 +19,7 @@ import {
 } from '../units';
 import { heatUp } from './heat-up';
 import { fillOf, startingSum } from './start';
-import { type Given, sum } from './sum';
+import { conditions, type Given, sum, usualConditions } from './sum';
 
 /**
  * Fuel and water that must end together: on an engine that cannot be fed under pressure the fuel must burn out while there
@@ -39,8 +39,7 @@ const inputs = group('Fuel and water that end together', {
   fill: quantity('Water filled in', 'volume', 1e-6, 5),
   charge: maybe(quantity('Fuel that is meant to be used', 'mass', 0.0001, 500)),
   reserve: number('Share of the water that must be left', 0.05, 0.9),
-  water: quantity('Cold water', 'temperature', 273.16, 313.15),
-  air: quantity('Air', 'temperature', 243.15, 323.15)
+  ...conditions
 });
 
 /** Whether an engine needs a pair: nothing can be fed while there is pressure, and its fire is not switched off by its own thermostat. */
@@ -64,10 +63,9 @@ export function fuelAndWater({ fill, charge, reserve, water, air }: Infer<typeof
       []
     );
   const s = saturationAtGauge(fitOut.workingPressure as Gauge);
-  const up = heatUp(plant, { fill, start: water, ambient: air, power: by.power, from: by.from, efficiency: fire.efficiency });
+  const up = heatUp(plant, { fill, water, air, power: by.power, from: by.from, efficiency: fire.efficiency });
   const heat = given('heat of the fuel', by.heat, 'heat of fuel', 'class default');
   const boiling = given('heat of evaporation', s.hg - s.hf, 'heat of fuel', 'steam tables');
-  const forSteam = line('left for steam', 'power', minus(times(up.power, up.reaches), above(up.losses)));
   const raising = line('fuel to working pressure', 'mass', over(times(above(up.energy), up.power), times(up.kept, heat)));
   const allowed = line(
     'may boil away',
@@ -77,19 +75,18 @@ export function fuelAndWater({ fill, charge, reserve, water, air }: Infer<typeof
       minus(given('all of it', 1, 'share', 'rule of the club'), given('reserve', reserve, 'share', 'rule of the club'))
     )
   );
-  const time = line('runs', 'time', over(times(above(allowed), boiling), above(forSteam)));
+  const time = line('runs', 'time', over(times(above(allowed), boiling), above(up.forSteam)));
   const largest = line('largest charge', 'mass', plus(above(raising), over(times(up.power, above(time)), heat)));
   const most = largest.result.value;
-  const steps: readonly WorkedStep[] = [...up.lines, raising, allowed, forSteam, time, largest];
+  const steps: readonly WorkedStep[] = [...up.lines, raising, allowed, up.forSteam, time, largest];
   // What follows from a time that never ends is not shown as if it were a figure.
-  if (forSteam.result.value <= 0)
-    return refusal('The fire is weaker than what the boiler loses at working pressure: it never gets there.', [...up.lines, forSteam]);
-  const meant = charge === null ? undefined : given('charge', charge, 'mass', 'measured');
+  if (up.weak) return refusal(up.weak, [...up.lines, up.forSteam]);
+  const meant = charge === null ? undefined : given('charge', charge, 'mass', 'given');
   if (meant && meant.value > most * 1.0001) {
     const outlasted = line(
       'would boil away',
       'mass',
-      plus(above(allowed), over(times(minus(meant, above(largest)), heat, above(forSteam)), times(up.power, boiling)))
+      plus(above(allowed), over(times(minus(meant, above(largest)), heat, above(up.forSteam)), times(up.power, boiling)))
     );
     return refusal(
       `The fuel outlasts the water: {mass:${meant.value}} of fuel would boil away {mass:${outlasted.result.value}} of the {mass:${up.water.result.value}} that is in, and only {mass:${allowed.result.value}} may go. At most {mass:${most}} of fuel.`,
@@ -124,14 +121,12 @@ export const usualPair = (given: Given): Infer<typeof inputs> => ({
   fill: fillOf(startingSum(given), given.plant),
   charge: null,
   reserve: usualReserve,
-  water: 288.15,
-  air: 288.15
+  ...usualConditions
 });
 
 export const pair = sum({
   key: 'pair',
   name: 'Largest charge that ends before the water',
-  on: 'asked',
   when: ({ fitOut }) => needsPair(fitOut),
   inputs,
   usual: usualPair,

@@ -1,6 +1,6 @@
 import { type Plant, raise, usualFill, waterAtGlass } from '../boiler';
 import { boilerShape, coldFor, type FitOut } from '../engine';
-import { group, type Infer, quantity } from '../form';
+import { group, type Infer } from '../form';
 import { coldWater, saturationAtGauge, waterVolume } from '../steam';
 import {
   above,
@@ -19,7 +19,7 @@ import {
   workedFrom,
   type WorkedStep
 } from '../units';
-import { type Given, sum } from './sum';
+import { conditions, type Given, sum, usualConditions } from './sum';
 
 /**
  * What to fill to when cold, solved backward: the lowest level it may come to, what is boiled away before the first feed
@@ -39,12 +39,8 @@ export interface Level {
   readonly refused?: string;
 }
 
-const inputs = group('What to fill to', {
-  water: quantity('Cold water', 'temperature', 273.16, 313.15),
-  air: quantity('Air', 'temperature', 243.15, 323.15)
-});
+const inputs = group('What to fill to', conditions);
 type Asked = Infer<typeof inputs>;
-const usual: Asked = { water: coldWater, air: coldWater };
 
 const guess = (name: string, value: number, kind: Parameters<typeof given>[2]) => given(name, value, kind, 'class default');
 
@@ -69,8 +65,8 @@ function testsUse(fitOut: FitOut, plant: Plant): WorkedStep {
           )
         ]
       : []),
-    ...(fitOut.whistle ? [times(guess('whistle', 4, 'time'), steam)] : []),
-    times(guess('cylinders warmed through, drains open', 60, 'time'), steam, guess('of it, meanwhile', 0.4, 'share'))
+    ...(fitOut.whistle ? [times(guess('whistle blown', 4, 'time'), steam)] : []),
+    times(guess('cylinders warmed through', 60, 'time'), steam, guess('of it, meanwhile', 0.4, 'share'))
   ];
   return line('used by the tests', 'mass', plus(...parts));
 }
@@ -87,8 +83,8 @@ function feedGap({ fitOut, plant }: Given, { water: fillAt, air }: Asked, tests:
   const moment = standing && reached ? reached : (rising.moments.at(-1) ?? rising.moments[0]!);
   const told = [
     given('water filled in', water, 'mass', 'geometry'),
-    given('cold water', fillAt, 'temperature', 'measured'),
-    given('air', air, 'temperature', 'measured'),
+    given('cold water', fillAt, 'temperature', 'given'),
+    given('air', air, 'temperature', 'given'),
     ...(feed ? [given('works from', feed.from, 'pressure', 'fit-out')] : [])
   ];
   const until = feed
@@ -106,8 +102,20 @@ function feedGap({ fitOut, plant }: Given, { water: fillAt, air }: Asked, tests:
   };
 }
 
+/** The last level of each engine: its figures, its day and its forms ask for it several times over, and each time is a whole raise. */
+const kept = new WeakMap<Plant, { readonly fitOut: FitOut; readonly asked: Asked; readonly level: Level }>();
+
 /** @param asked temperature of the water that is filled in and of the air, K */
-export function startingSum(engine: Given, asked: Asked = usual): Level {
+export function startingSum(engine: Given, asked: Asked = usualConditions): Level {
+  const { fitOut, plant } = engine;
+  const last = kept.get(plant);
+  if (last?.fitOut === fitOut && last.asked.water === asked.water && last.asked.air === asked.air) return last.level;
+  const level = levelOf(engine, asked);
+  kept.set(plant, { fitOut, asked: { water: asked.water, air: asked.air }, level });
+  return level;
+}
+
+function levelOf(engine: Given, asked: Asked): Level {
   const { fitOut, plant } = engine;
   const tests = testsUse(fitOut, plant);
   const lost = feedGap(engine, asked, tests);
@@ -124,10 +132,7 @@ function byMeasure({ fitOut }: Given, { water }: Asked, tests: WorkedStep, lost:
   const least = line(
     'at least',
     'volume',
-    plus(
-      times(plus(above(lost.step), above(tests)), cold),
-      over(room, given('a fifth of the room: five of them', 5, 'count', 'class default'))
-    )
+    plus(times(plus(above(lost.step), above(tests)), cold), times(room, given('a fifth', 0.2, 'share', 'class default')))
   );
   const wanted =
     fitOut.fill === null
@@ -171,7 +176,7 @@ function byGlass({ fitOut }: Given, { water: fillAt }: Asked, tests: WorkedStep,
     return asked(name, 'glass', 'cold glass that stands at that one, hot, when that much of the water is gone', cold(), [
       given(what, hot, 'glass', 'fit-out'),
       above(used),
-      given('cold water', fillAt, 'temperature', 'measured')
+      given('cold water', fillAt, 'temperature', 'given')
     ]);
   };
   const least = glass('at least', levels.lowest, 'lowest running level', lost.step);
@@ -218,10 +223,9 @@ export const fillOf = (level: Level, plant: Plant): number =>
 export const start = sum({
   key: 'start',
   name: 'Fill cold to',
-  on: 'engine',
   said: ({ fitOut }) => (fitOut.glasses.length ? 'Fill cold to' : 'Measured fill'),
   inputs,
-  usual: () => usual,
+  usual: () => usualConditions,
   work: (asked, given) => startingSum(given, asked).fill
 });
 
@@ -229,10 +233,9 @@ export const start = sum({
 export const coldFill = sum({
   key: 'cold',
   name: 'Cold water to fill',
-  on: 'engine',
   when: ({ fitOut }) => fitOut.glasses.length > 0,
   inputs,
-  usual: () => usual,
+  usual: () => usualConditions,
   work: (said, engine) => {
     const level = startingSum(engine, said);
     const { fill } = level;

@@ -1,6 +1,7 @@
 import type { Plant } from '../boiler';
 import type { FitOut } from '../engine';
-import type { Group, Infer } from '../form';
+import { type Group, type Infer, quantity } from '../form';
+import { coldWater } from '../steam';
 import type { Worked } from '../units';
 
 /** What an engine used on past days: kg of fuel and s in steam, so that fuel an hour follows. */
@@ -21,8 +22,6 @@ export interface Given {
 export interface Sum<G extends Group = Group> {
   readonly key: string;
   readonly name: string;
-  /** Where it is shown: with the engine's figures, on its day sheets, or only where somebody asks. */
-  readonly on: 'engine' | 'day' | 'asked';
   /** Whether it means anything for this engine; for every one when left out. */
   readonly when?: (given: Given) => boolean;
   /** What it is called for this engine, where that says more than its name. */
@@ -34,6 +33,13 @@ export interface Sum<G extends Group = Group> {
   /** @throws Refusal when what was said has no answer, with what is asked for instead */
   work(inputs: Infer<G>, given: Given): Worked;
 }
+
+/** Water that is filled in and air around it, as a sum asks for them; and what they are taken as until somebody says. */
+export const conditions = {
+  water: quantity('Cold water', 'temperature', 273.16, 313.15),
+  air: quantity('Air', 'temperature', 243.15, 323.15)
+} as const;
+export const usualConditions = { water: coldWater, air: coldWater } as const;
 
 /** A sum as it stands in its file: what it is asked with and how it is worked agree by type. */
 export const sum = <const G extends Group>(s: Sum<G>): Sum<G> => s;

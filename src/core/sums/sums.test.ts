@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { plantOf, waterAtGlass } from '../boiler';
 import { type FitOut, hotFor, patterns } from '../engine';
 import { psi } from '../units';
-import { dip, fillOf, fuelAndWater, type Given, needsPair, startingSum, sumsOn, type Used, usualPair } from '.';
+import { dayNeeds, dip, fillOf, fuelAndWater, type Given, needsPair, startingSum, type Used, usualPair } from '.';
 
 const fitOf = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
 const engineOf = (fitOut: FitOut, own = {}): Given => ({ fitOut, plant: plantOf(fitOut, own) });
@@ -94,7 +94,7 @@ describe('fuel and water that end together', () => {
 
 describe('what a day needs', () => {
   const day = (engine: Given, running = 7200) =>
-    sumsOn('day', engine, { running, fill: fillOf(startingSum(engine), engine.plant), water: 283.15, air: 288.15 });
+    dayNeeds({ running, fill: fillOf(startingSum(engine), engine.plant), water: 283.15, air: 288.15 }, engine);
   const need = (engine: Given, key: string, running?: number) => day(engine, running).find((f) => f.key === key)!.worked;
   const lineOf = (engine: Given, key: string, name: string, running?: number) =>
     need(engine, key, running).steps.find((s) => s.result.name === name)!.result.value;

@@ -6,7 +6,6 @@ import { sum } from './sum';
 export const water = sum({
   key: 'water',
   name: 'Water for the day',
-  on: 'day',
   said: ({ fitOut }) => `Water: ${fitOut.water.kind}`,
   inputs: dayInputs,
   usual: usualDay,

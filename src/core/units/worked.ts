@@ -2,7 +2,16 @@ import type { Expression } from './expression';
 import type { Quantity } from './quantities';
 
 /** Where a number came from, from the most to the least certain. */
-export type Source = 'measured' | 'learned' | 'fit-out' | 'geometry' | 'steam tables' | 'class default' | 'rule of the club' | 'above';
+export type Source =
+  | 'measured'
+  | 'learned'
+  | 'fit-out'
+  | 'geometry'
+  | 'steam tables'
+  | 'class default'
+  | 'rule of the club'
+  | /** said by whoever asks, for this sum */ 'given'
+  | 'above';
 
 /** What a number is of: a quantity with units, or a bare kind. */
 export type Kind =

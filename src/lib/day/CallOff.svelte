@@ -4,9 +4,11 @@
 
   let { id }: { id: string } = $props();
   let sure = $state(false);
+  let problem = $state<string>();
   async function callOff() {
-    const response = await fetch(`/api/plans/${id}`, { method: 'DELETE' });
-    if (response.ok) await goto('/');
+    const response = await fetch(`/api/plans/${id}`, { method: 'DELETE' }).catch(() => undefined);
+    if (response?.ok) return goto('/');
+    problem = response ? (await response.json()).sentence : 'There is no connection: this needs one. Nothing was changed.';
   }
 </script>
 
@@ -14,6 +16,7 @@
   {#if sure}Call this plan off? <button class="quiet" onclick={callOff}>Yes, call it off</button>
     <button class="quiet" onclick={() => (sure = false)}>No</button>
   {:else}<button class="quiet" onclick={() => (sure = true)}>Call this plan off</button>{/if}
+  {#if problem}<span class="problem" role="alert">{problem}</span>{/if}
 </p>
 
 <style>

@@ -58,7 +58,8 @@
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ purpose, plan: id })
-    });
+    }).catch(() => undefined);
+    if (!response) return void (refused = 'There is no connection: this needs one. Nothing was changed.');
     const answer = await response.json();
     if (response.ok) await goto(`/footplate/${answer.id}`);
     else refused = `${answer.sentence}${answer.stops?.length ? ` ${answer.stops.join('; ')}.` : ''}`;

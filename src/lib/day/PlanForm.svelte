@@ -176,12 +176,6 @@
     grid-template-columns: minmax(0, 5fr) minmax(0, 7fr);
     gap: 16px 28px;
   }
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
-    min-width: 0;
-  }
   legend {
     margin-bottom: 6px;
   }

@@ -73,12 +73,6 @@
 </fieldset>
 
 <style>
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
-    min-width: 0;
-  }
   legend {
     margin-bottom: 6px;
   }

@@ -1,5 +1,5 @@
 import { type Busy, type DayPlan, type Known, type PlanProblem, planProblem, type Whole } from '$core/plan';
-import { newest } from '../sums';
+import { newest } from '../ask';
 
 /** How long a change may be changed again before the server is told, ms. */
 const settles = 500;

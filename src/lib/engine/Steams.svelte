@@ -9,7 +9,7 @@
   import { unitChoice } from '../sheet/unit-choice';
   import { workedText } from '../sheet/worked-text';
   import { day } from '../sheet/when';
-  import { ask } from '../sums';
+  import { ask } from '../ask';
   import Lifts from './Lifts.svelte';
   import Raisings from './Raisings.svelte';
   import RaiseTimes from './RaiseTimes.svelte';

@@ -39,9 +39,6 @@
     gap: 8px;
   }
   fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 8px;

@@ -7,7 +7,7 @@
   import OpenThings from './OpenThings.svelte';
 
   let { foot, onlift, onopen }: { foot: Footplate; onlift: () => void; onopen: (dialog: Dialog) => void } = $props();
-  const missed = $derived(foot.plan.missed.length);
+  const missed = $derived(foot.due.missed.length);
 </script>
 
 <p class="label">{foot.chosen ? 'Chosen step' : 'Now'}</p>

@@ -42,7 +42,7 @@ export class Footplate {
 
   readonly log = $derived.by(() => this.steaming.log);
   readonly state = $derived(this.log.state);
-  readonly plan = $derived.by(() => due(this.procedure, this.state, this.now));
+  readonly due = $derived.by(() => due(this.procedure, this.state, this.now));
   readonly alarms = $derived.by(() => warnings(this.fitOut, this.state, this.now));
   readonly chosen = $derived.by(() => {
     const step = this.procedure.steps.find((s) => s.key === this.chosenKey);
@@ -52,8 +52,8 @@ export class Footplate {
       : undefined;
   });
   /** When every step waits, the nearest one is shown with what it waits for. */
-  readonly placed = $derived(this.chosen ?? this.plan.now ?? this.plan.next[0]);
-  readonly next = $derived(this.plan.next.filter((p) => p.step.key !== this.placed?.step.key));
+  readonly placed = $derived(this.chosen ?? this.due.now ?? this.due.next[0]);
+  readonly next = $derived(this.due.next.filter((p) => p.step.key !== this.placed?.step.key));
   readonly finished = $derived.by(() => this.procedure.steps.every((s) => this.state.steps[s.key]));
 
   /** To be made while the page's component is. */

@@ -1,7 +1,7 @@
 import type { Entry, Log } from '$core/log';
 import type { DayPlan, Known } from '$core/plan';
 import type { Footing } from '../../workers/jobs';
-import { ask } from '../sums';
+import { ask } from '../ask';
 
 /**
  * What the worker says of a steaming under way. The worker follows the log: it is told what it has not had yet, and asked again

@@ -2,7 +2,7 @@
   // The fit-out as a form beside the drawing it describes: both follow every keystroke that makes sense.
   import { fitOutField, type FitOut } from '$core/engine';
   import { plantOf } from '$core/boiler';
-  import { sumsOn } from '$core/sums';
+  import { engineFigures } from '$core/sums';
   import { checkFitOut } from '$core/engine/check';
   import type { Problem } from '$core/form';
   import BoilerSection from '../draw/BoilerSection.svelte';
@@ -46,7 +46,7 @@
   });
   const figured = $derived.by(() => {
     try {
-      return sumsOn('engine', { fitOut: good, plant: plantOf(good) });
+      return engineFigures({ fitOut: good, plant: plantOf(good) });
     } catch {
       return [];
     }

@@ -15,6 +15,8 @@
     mayInvite: boolean;
     said: Said;
   } = $props();
+  /** What became of copying the link. */
+  let copied = $state('');
   const means: Record<string, string> = {
     owner: 'everything, and who comes in',
     steward: 'running days; may override with a reason',
@@ -46,8 +48,13 @@
       </div>
       {#if said?.at === 'invite' && said.problem}<p class="problem" role="alert">{said.problem}</p>{/if}
       {#if said?.at === 'invite' && said.link}<p class="link" role="status">
-          <span>{said.link}</span><CopyButton text={said.link ?? ''} />
-        </p>{/if}
+          <span>{said.link}</span><CopyButton
+            text={said.link}
+            on:copy={() => (copied = 'Copied.')}
+            on:copy:error={() => (copied = 'Not copied: mark it and copy it by hand.')}
+          />
+        </p>
+        {#if copied}<p role="status">{copied}</p>{/if}{/if}
       <Button type="submit">Make a link</Button>
     </form>
   {/if}

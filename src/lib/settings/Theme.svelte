@@ -35,11 +35,6 @@
   form {
     margin-top: 12px;
   }
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0;
-  }
   fieldset label {
     display: grid;
     grid-template-columns: auto 4rem 1fr;

@@ -7,7 +7,7 @@
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
 
   let { data, form } = $props();
-  const said = $derived(form as Said);
+  const said: Said = $derived(form);
 </script>
 
 <svelte:head><title>Settings · Joram</title></svelte:head>

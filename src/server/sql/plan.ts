@@ -70,11 +70,11 @@ export async function derivePlan(tx: Tx, club: string, id: string, of: Known, pl
   await tx`update steaming set planned = ${json(tx, planned)}, derived = ${derivedVersion} where club_id = ${club} and steaming_id = ${id}`;
 }
 
-/** The plans of an engine that are still to come, worked out anew: its past says something else than when they were made. */
+/** The plans of an engine that the Yard and the coming days still show, worked out anew: its past says something else than when they were made. */
 export async function derivePlans(tx: Tx, club: string, engineId: string): Promise<void> {
   const rows = await tx<PlanRow[]>`${planRows(tx)}
     where s.club_id = ${club} and s.engine_id = ${engineId} and s.plan is not null and s.started_at is null and s.cancelled_at is null
-      and s.wanted_at > now() order by s.wanted_at limit 10`;
+      and s.wanted_at > now() - interval '12 hours' order by s.wanted_at limit 10`;
   const of = rows.length ? await knownIn(tx, club, engineId) : undefined;
   if (of) for (const row of rows) await derivePlan(tx, club, row.id, of, planIn(row).plan);
 }

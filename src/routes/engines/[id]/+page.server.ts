@@ -4,7 +4,7 @@ import { acts, check, need, needId, notHere } from '$server/answer';
 import { addPaper, engine, paperSchema, papersOf, removePaper, retire } from '$server/engines';
 import { faults, faultSchema, raiseFault } from '$server/faults';
 import { usualPlan } from '$core/plan';
-import { sumsOn } from '$core/sums';
+import { engineFigures } from '$core/sums';
 import { goodPlan, makePlan, plannedFor, toldOf } from '$server/plans';
 import { carriedFrom, lastSteamings } from '$server/book';
 import { obstacles, startSteaming } from '$server/start';
@@ -30,7 +30,7 @@ export const load = async ({ params, locals }) => {
   const last = steamings.find((s) => s.endedAt);
   return {
     engine: found,
-    figures: sumsOn('engine', { fitOut: found.fitOut, plant: plantOf(found.fitOut) }),
+    figures: engineFigures({ fitOut: found.fitOut, plant: plantOf(found.fitOut) }),
     papers,
     faults: open,
     steamings,

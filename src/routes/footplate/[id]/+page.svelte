@@ -29,7 +29,7 @@
   const { steaming, forecast, fitOut } = foot;
 
   const units = $derived(unitChoice());
-  const ahead = $derived(foot.placed ? [...foot.plan.next, foot.placed] : foot.plan.next);
+  const ahead = $derived(foot.placed ? [...foot.due.next, foot.placed] : foot.due.next);
   const cells = $derived(titleCells(fitOut, foot.state, forecast.footing?.live.steam, foot.now, data.now, units));
 
   let action = $state<string>();
