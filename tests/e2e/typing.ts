@@ -16,6 +16,8 @@ const field = (form: Locator, { label, nth = 0 }: Typed) =>
 
 /** Types into fields the way a hand does: the field is emptied, typed into key by key, and left. */
 export async function typeInto(form: Locator, typed: readonly Typed[]) {
+  // A hand waits until what opens and closes has come to rest: a dialog that has closed gives the focus back at its end.
+  await form.page().evaluate(() => Promise.allSettled(document.getAnimations().map((a) => a.finished)));
   for (const t of typed) {
     const at = field(form, t);
     const tag = await at.evaluate((e) => `${e.tagName.toLowerCase()}:${e.getAttribute('type') ?? ''}`);

@@ -6,4 +6,5 @@ export * from './print';
 export * from './quantities';
 export * from './refusal';
 export type * from './worked';
+export { knowOffsets, type Offsets, offsetsAround } from './offset';
 export * from './zone';

@@ -1,6 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { clockIn, dayAfter, daysBetween, isDay, isoDayIn, isoIn, isZone, minutesIn, momentAt, zoneWords } from '.';
+import {
+  clockIn,
+  dayAfter,
+  daysBetween,
+  isDay,
+  isoDayIn,
+  isoIn,
+  isZone,
+  knowOffsets,
+  minutesIn,
+  momentAt,
+  type Offsets,
+  offsetsAround,
+  zoneWords
+} from '.';
 import { readDay, readTime } from './read-time';
 
 const zones = ['UTC', 'Asia/Kolkata', 'Pacific/Auckland', 'America/St_Johns', 'Europe/Berlin', 'Australia/Lord_Howe'];
@@ -77,4 +91,22 @@ describe('times and days as people write them', () => {
   it.each(['whenever', '31 Feb', '2026-02-31', '5pm', ''])('“%s” is not', (text) =>
     expect(readDay(text, now, 'UTC')).toEqual({ problem: expect.stringMatching(/25 Nov 2026, .*tomorrow/) })
   );
+});
+
+describe('a table of a zone’s clock', () => {
+  it('says what the machine says, for every moment of its years and beyond them, and is plain data', () => {
+    const now = Date.parse('2026-06-13T10:00:00Z');
+    for (const zone of [...zones, 'Africa/Casablanca']) {
+      const table = JSON.parse(JSON.stringify(offsetsAround(zone, now))) as Offsets;
+      const moments = fc.sample(fc.integer({ min: now - 5e11, max: now + 5e11 }), { numRuns: 400, seed: 7 });
+      const edges = table.lines.flatMap(([until]) => [until - 1, until, until + 1]);
+      const machine = [...moments, ...edges].map((at) => isoIn(at, zone));
+      knowOffsets(zone, table);
+      expect([...moments, ...edges].map((at) => isoIn(at, zone))).toEqual(machine);
+    }
+  });
+  it('is what is gone by once it is known', () => {
+    knowOffsets('Etc/GMT-7', { from: 0, lines: [[1000, 60_000 * 90]] });
+    expect([isoIn(999, 'Etc/GMT-7'), isoIn(1000, 'Etc/GMT-7')]).toEqual(['1970-01-01T01:30:00+01:30', '1970-01-01T07:00:01+07:00']);
+  });
 });

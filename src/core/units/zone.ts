@@ -1,5 +1,6 @@
-import { tz, tzOffset } from '@date-fns/tz';
-import { differenceInCalendarDays, format } from 'date-fns';
+import { utc } from '@date-fns/utc';
+import { format } from 'date-fns';
+import { aheadAt } from './offset';
 
 /**
  * Clock times and days in a club's time zone. A moment is ms since 1970 or ISO 8601; a day is written 2026-06-13; a zone is a
@@ -7,7 +8,14 @@ import { differenceInCalendarDays, format } from 'date-fns';
  */
 export type When = Date | string | number;
 const ms = (when: When) => (typeof when === 'number' ? when : new Date(when).getTime());
-const say = (when: When, zone: string, as: string) => format(ms(when), as, { in: tz(zone) });
+/** The zone's clock is read as a clock of UTC that is set ahead. */
+const say = (when: When, zone: string, as: string) => format(ms(when) + aheadAt(zone, ms(when)), as, { in: utc });
+/** `+05:30`, as ISO 8601 writes it. */
+const offsetIn = (when: When, zone: string): string => {
+  const minutes = Math.round(aheadAt(zone, ms(when)) / 60_000);
+  const [h, m] = [Math.floor(Math.abs(minutes) / 60), Math.abs(minutes) % 60].map((n) => String(n).padStart(2, '0'));
+  return `${minutes < 0 ? '-' : '+'}${h}:${m}`;
+};
 
 /** `10:31` */
 export const clockIn = (when: When, zone: string): string => say(when, zone, 'HH:mm');
@@ -18,9 +26,9 @@ export const momentIn = (when: When, zone: string): string => say(when, zone, 'd
 /** `2026-06-13` */
 export const isoDayIn = (when: When, zone: string): string => say(when, zone, 'yyyy-MM-dd');
 /** `2026-06-13T10:31:00+01:00`: for files that somebody opens in a table. */
-export const isoIn = (when: When, zone: string): string => say(when, zone, "yyyy-MM-dd'T'HH:mm:ssxxx");
+export const isoIn = (when: When, zone: string): string => say(when, zone, "yyyy-MM-dd'T'HH:mm:ss") + offsetIn(when, zone);
 /** How far a zone's clock is before UTC at a moment, ms. */
-export const aheadOfUtc = (when: When, zone: string): number => tzOffset(zone, new Date(ms(when))) * 60_000;
+export const aheadOfUtc = (when: When, zone: string): number => aheadAt(zone, ms(when));
 /** Minutes since midnight by the club's clock. */
 export const minutesIn = (when: When, zone: string): number => {
   const [h, m] = clockIn(when, zone).split(':').map(Number);
@@ -37,10 +45,9 @@ export const dayWords = (isoDay: string): string => dayIn(`${isoDay}T12:00:00Z`,
  */
 export function momentAt(isoDay: string, minutes: number, zone: string): string {
   const asUtc = Date.parse(`${isoDay}T00:00:00Z`) + minutes * 60_000;
-  const offset = (at: number) => tzOffset(zone, new Date(at)) * 60_000;
   // By the clock of the day before and by that of the day after: they differ only around a change of the clocks.
-  const [before, after] = [asUtc - offset(asUtc - 86_400_000), asUtc - offset(asUtc + 86_400_000)];
-  const right = [before, after].find((at) => at + offset(at) === asUtc);
+  const [before, after] = [asUtc - aheadAt(zone, asUtc - 86_400_000), asUtc - aheadAt(zone, asUtc + 86_400_000)];
+  const right = [before, after].find((at) => at + aheadAt(zone, at) === asUtc);
   return new Date(right ?? before).toISOString();
 }
 
@@ -52,7 +59,8 @@ export const isDay = (text: string): boolean =>
 export const dayAfter = (isoDay: string, days: number): string => isoDayIn(Date.parse(`${isoDay}T12:00:00Z`) + days * 86_400_000, 'UTC');
 
 /** Days of the calendar from one moment to another. */
-export const daysBetween = (from: When, to: When, zone: string): number => differenceInCalendarDays(ms(to), ms(from), { in: tz(zone) });
+export const daysBetween = (from: When, to: When, zone: string): number =>
+  (Date.parse(isoDayIn(to, zone)) - Date.parse(isoDayIn(from, zone))) / 86_400_000;
 
 /** Whether a name is a time zone that this machine knows. */
 export function isZone(name: string): boolean {
@@ -66,7 +74,7 @@ export function isZone(name: string): boolean {
 
 /** A zone as it is named beside times: `Europe/Vilnius, UTC+3`. */
 export const zoneWords = (when: When, zone: string): string => {
-  const offset = say(when, zone, 'xxx')
+  const offset = offsetIn(when, zone)
     .replace(/^([+-])0?(\d+):00$/, '$1$2')
     .replace(/^([+-])0?(\d+):(\d\d)$/, '$1$2:$3');
   return zone === 'UTC' ? 'UTC' : `${zone.replaceAll('_', ' ')}, UTC${offset === '+0' ? '' : offset}`;

@@ -1,14 +1,11 @@
 <script lang="ts">
   // The day as a line: when to begin and to light, what is the matter with it, the countdown, and what it rests on.
   import { printMarks, printText } from '$core/units';
-  import { textScale } from '../draw/text-scale.svelte';
-  import { atRest } from '../sheet/at-rest.svelte';
+  import { inParts } from '../sheet/in-parts.svelte';
   import { unitChoice } from '../sheet/unit-choice';
   import { bandWords, clock, isoDay, withTimes } from '../sheet/when';
   import Compare from './Compare.svelte';
-  import Countdown from './Countdown.svelte';
   import type { DaySheet } from './day-sheet.svelte';
-  import { innerWidth } from 'svelte/reactivity/window';
 
   let {
     id,
@@ -28,10 +25,8 @@
   const units = $derived(unitChoice());
   const sheet = $derived(of.whole.sheet);
   const heating = $derived(of.whole.heating);
-  // A line of minutes has no room on a phone, and is not made there; elsewhere it is when the page is at rest, in the room kept for it.
-  const rest = atRest();
-  const text = textScale();
-  const drawn = $derived(rest.parts > 0 && (innerWidth.current ?? 0) > 56.25 * 16 * text.of);
+  // A line of minutes has no room on a phone, where its place is not shown and it is never made.
+  const line = inParts();
   const saving = { saved: 'saved', 'to save': 'saving…', saving: 'saving…', 'not saved': '▲ not saved yet' } as const;
 </script>
 
@@ -57,16 +52,16 @@
       {sheet.cuts.map((c) => `${printMarks(c.what, units)} (${Math.round(c.gains / 60_000)} min)`).join('; ')}.
     </div>
   {/if}
-  <div class="countdown" style:min-height="{168 + 30 * of.stands.people.length}px">
-    {#if drawn}<Countdown
-        {sheet}
-        plan={of.stands}
-        other={of.other?.whole?.sheet}
-        {now}
-        bind:chosen
-        onwant={may ? (i, at) => of.want(i, at) : undefined}
-        onminutes={may ? (key, m) => of.minutes(key, m) : undefined}
-      />{/if}
+  <div class="countdown" style:min-height="{168 + 30 * of.stands.people.length}px" {@attach line.place}>
+    {#if line.whole}{#await import('./Countdown.svelte') then { default: Countdown }}<Countdown
+          {sheet}
+          plan={of.stands}
+          other={of.other?.whole?.sheet}
+          {now}
+          bind:chosen
+          onwant={may ? (i, at) => of.want(i, at) : undefined}
+          onminutes={may ? (key, m) => of.minutes(key, m) : undefined}
+        />{/await}{/if}
   </div>
   <Compare {of} {may} />
   <p class="row jump no-print">

@@ -5,7 +5,7 @@
   import { printMarks, printText, type Quantity } from '$core/units';
   import type { Snippet } from 'svelte';
   import Working from '../sheet/Working.svelte';
-  import { atRest } from '../sheet/at-rest.svelte';
+  import { inParts } from '../sheet/in-parts.svelte';
   import { unitChoice } from '../sheet/unit-choice';
 
   let {
@@ -21,8 +21,9 @@
     onpack?: ((what: string) => void) | undefined;
     /** Stands between what was carried over and what to bring. */ children?: Snippet;
   } = $props();
-  // Far down on a phone: made a part at each rest of the page.
-  const rest = atRest(6);
+  // Far down on a phone: made as it comes near to what is looked at.
+  const made = inParts(16);
+  const kit = $derived(made.whole ? whole.kit : whole.kit.slice(0, 6 * made.parts));
   const units = $derived(unitChoice());
   let open = $state<string>();
   const has = (what: string) => packed.includes(what);
@@ -68,12 +69,13 @@
     <span class="label">{left === 0 ? 'all packed' : `${left} to pack`}</span>
   </div>
   <ul>
-    {#each rest.parts < 6 ? whole.kit.slice(0, 8 * rest.parts) : whole.kit as kit (kit.what)}
+    {#each kit as item (item.what)}
       <li>
-        {@render box(kit.what.slice(0, 120), printMarks(kit.what, units))} <span class="second how">{printMarks(kit.for, units)}</span>
+        {@render box(item.what.slice(0, 120), printMarks(item.what, units))} <span class="second how">{printMarks(item.for, units)}</span>
       </li>
     {/each}
   </ul>
+  {#if kit.length < whole.kit.length}<div style:height="{3.4 * (whole.kit.length - kit.length)}rem" {@attach made.place}></div>{/if}
 </section>
 
 <style>

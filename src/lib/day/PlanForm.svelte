@@ -6,7 +6,7 @@
   import DayField from '../form/DayField.svelte';
   import TimeField from '../form/TimeField.svelte';
   import { typed, typedNumber, without } from '../form/typed';
-  import { atRest } from '../sheet/at-rest.svelte';
+  import { inParts } from '../sheet/in-parts.svelte';
   import { clubZone } from '../sheet/club';
   import WeatherAndTests from './WeatherAndTests.svelte';
 
@@ -21,8 +21,7 @@
     problem?: { field: string; sentence: string } | undefined;
     onchange: (part: Partial<DayPlan>) => void;
   } = $props();
-  // Made a part at each rest of the page, in the room that is kept for it.
-  const rest = atRest(3);
+  const made = inParts(3);
   const zone = $derived(clubZone());
   const day = $derived(isoDayIn(plan.wants[0]!.at, zone));
   const minutesOf = (iso: string | null | undefined) => (iso ? minutesIn(iso, zone) : undefined);
@@ -56,8 +55,8 @@
     problem && fields.some((f) => problem.field === f || problem.field.startsWith(`${f}.`)) ? problem.sentence : undefined;
 </script>
 
-<div class="form">
-  {#if rest.parts > 0}<fieldset>
+<div class="form" {@attach made.place}>
+  {#if made.parts > 0}<fieldset>
       <legend class="label">Wanted in steam</legend>
       <DayField label="Day" value={day} onchange={moveDay} />
       {#each plan.wants as w, i (i)}
@@ -107,7 +106,7 @@
       {#if wrong('end', 'running')}<p class="problem" role="alert">{wrong('end', 'running')}</p>{/if}
     </fieldset>{/if}
 
-  {#if rest.parts > 1}<fieldset>
+  {#if made.parts > 1}<fieldset>
       <legend class="label">People</legend>
       <div class="line people head second small" aria-hidden="true">
         <span>Name</span><span>As</span><span>There from</span><span>until</span>
@@ -167,7 +166,7 @@
       </p>
     </fieldset>{/if}
 
-  {#if rest.parts > 2}<div class="wide"><WeatherAndTests {plan} {wrong} {onchange} /></div>{/if}
+  {#if made.parts > 2}<div class="wide"><WeatherAndTests {plan} {wrong} {onchange} /></div>{/if}
 </div>
 
 <style>

@@ -2,7 +2,7 @@
   // The same as a table: every step at its clock time, its minutes to be changed, its slack.
   import type { DayPlan, Sheet } from '$core/plan';
   import { printMarks, printText } from '$core/units';
-  import { atRest } from '../sheet/at-rest.svelte';
+  import { inParts } from '../sheet/in-parts.svelte';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
 
@@ -23,9 +23,9 @@
   const many = $derived(plan.people.length > 1);
   /** A time by its own clock: as planned, at the latest, or as is to be expected. */
   const byWords = { plan: '', latest: 'latest', expected: 'expected' } as const;
-  // A day has about a hundred rows: the first are there at once, and twelve more at each rest of the page.
-  const rest = atRest(12);
-  const whole = $derived(rest.parts >= 12);
+  // A day has about a hundred rows: the first are there at once, and more as they come near to what is looked at.
+  const [first, more] = [16, 6];
+  const made = inParts(30);
   /** Steps in their order, with the moments that the day turns on between them. */
   const rows = $derived.by(() => {
     const { steam, light, ready } = sheet;
@@ -49,9 +49,10 @@
       ...moments.map((m) => ({ ...m, at: clock(m.time) }))
     ].sort((a, b) => a.time - b.time || ('mark' in a ? 1 : -1));
   });
+  const shown = $derived(made.whole ? rows : rows.slice(0, first + more * made.parts));
 </script>
 
-<table class="ruled" aria-busy={!whole}>
+<table class="ruled" aria-busy={shown.length < rows.length}>
   <thead
     ><tr
       ><th>At</th><th>Step</th><th class="ph">Phase</th>{#if many}<th class="who">Who</th>{/if}<th class="r">Min</th><th class="r slack"
@@ -60,7 +61,7 @@
     ></thead
   >
   <tbody>
-    {#each whole ? rows : rows.slice(0, 16 + 12 * rest.parts) as row (row.key)}
+    {#each shown as row (row.key)}
       {#if 'mark' in row}
         <tr class="moment"
           ><td class="num at"
@@ -105,6 +106,7 @@
     {/each}
   </tbody>
 </table>
+{#if shown.length < rows.length}<div style:height="{2.8 * (rows.length - shown.length)}rem" {@attach made.place}></div>{/if}
 
 <style>
   .ruled td {

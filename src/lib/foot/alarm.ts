@@ -3,6 +3,8 @@
 let audio: AudioContext | undefined;
 
 function beep(hertz: number, seconds: number, after = 0) {
+  // A browser lets no page sound that nobody has touched, and making ready for it would hold the first touch up.
+  if (navigator.userActivation?.hasBeenActive === false) return;
   try {
     audio ??= new AudioContext();
     const [tone, level] = [audio.createOscillator(), audio.createGain()];

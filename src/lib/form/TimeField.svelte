@@ -1,7 +1,6 @@
 <script lang="ts">
-  // A time of day: 16:30, 4.30pm, 1630, noon. It is shown by the club's clock; what cannot be read is kept and explained.
-  import { readTime } from '$core/units/read-time';
-  import { TextInput } from 'carbon-components-svelte';
+  // A time of day: 16:30, 4.30pm, 1630, noon. It is shown by the club's clock.
+  import ReadField from './ReadField.svelte';
 
   let {
     label,
@@ -9,7 +8,7 @@
     name,
     optional = false,
     hideLabel = false,
-    placeholder = '',
+    placeholder,
     problem,
     onchange
   }: {
@@ -24,35 +23,23 @@
     problem?: string | undefined;
     onchange?: (minutes: number | undefined) => void;
   } = $props();
-  let wrong = $state<{ text: string; sentence: string }>();
-  let own = $state<number>();
   const two = (n: number) => String(n).padStart(2, '0');
-  const words = (m: number | undefined) => (m === undefined ? '' : `${two(Math.floor(m / 60) % 24)}:${two(m % 60)}`);
-
-  function typed({ detail }: CustomEvent<string | number | null>) {
-    const text = String(detail ?? '').trim();
-    const read = !text && optional ? { minutes: undefined } : readTime(text);
-    wrong = 'problem' in read ? { text, sentence: read.problem } : undefined;
-    if ('problem' in read) return;
-    if (name) own = read.minutes;
-    onchange?.(read.minutes);
-  }
-  const shown = $derived(wrong?.text ?? words(own ?? minutes));
-  const sentence = $derived(wrong?.sentence ?? problem);
+  const words = (m: number) => `${two(Math.floor(m / 60) % 24)}:${two(m % 60)}`;
 </script>
 
-{#key shown}
-  <TextInput
-    size="sm"
-    labelText={label}
-    {hideLabel}
-    {placeholder}
-    value={shown}
-    invalid={sentence !== undefined}
-    invalidText={sentence ?? ''}
-    autocomplete="off"
-    inputmode="text"
-    on:change={typed}
-  />
-{/key}
-{#if name}<input type="hidden" {name} value={shown} />{/if}
+<ReadField
+  {label}
+  value={minutes}
+  {words}
+  sent={words}
+  read={(reader, text) => {
+    const read = reader.readTime(text);
+    return 'problem' in read ? read : { value: read.minutes };
+  }}
+  {name}
+  {optional}
+  {hideLabel}
+  {placeholder}
+  {problem}
+  onchange={(m) => onchange?.(m)}
+/>

@@ -6,9 +6,9 @@
   import DayLine from '$lib/day/DayLine.svelte';
   import FillTo from '$lib/day/FillTo.svelte';
   import Pack from '$lib/day/Pack.svelte';
-  import PlanForm from '$lib/day/PlanForm.svelte';
   import Steps from '$lib/day/Steps.svelte';
   import { ticking } from '$lib/sheet/clock.svelte';
+  import { inParts } from '$lib/sheet/in-parts.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { clock, moment } from '$lib/sheet/when';
   import { untrack } from 'svelte';
@@ -24,6 +24,7 @@
   const started = $derived(data.startedAt !== null);
   const may = $derived(data.rights.includes('start steaming') && !started && !data.cancelled);
   let chosen = $state<string>();
+  const form = inParts();
 </script>
 
 <svelte:head><title>{data.engine}, day sheet · Joram</title></svelte:head>
@@ -43,8 +44,13 @@
 
   <div class="columns">
     <div class="main">
-      {#if may}<section class="box pad no-print asked" id="asked">
-          <PlanForm plan={of.plan} names={data.names} problem={of.problem} onchange={(part) => of.change(part)} />
+      {#if may}<section class="box pad no-print asked" id="asked" {@attach form.place}>
+          {#if form.whole}{#await import('$lib/day/PlanForm.svelte') then { default: PlanForm }}<PlanForm
+                plan={of.plan}
+                names={data.names}
+                problem={of.problem}
+                onchange={(part) => of.change(part)}
+              />{/await}{/if}
         </section>{/if}
       <section class="box pad steps" id="steps">
         <h2 class="label">

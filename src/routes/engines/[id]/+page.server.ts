@@ -8,8 +8,8 @@ import { engineFigures } from '$core/sums';
 import { goodPlan, makePlan, plannedFor, toldOf } from '$server/plans';
 import { carriedFrom, lastSteamings } from '$server/book';
 import { obstacles, startSteaming } from '$server/start';
-import { isDay, isoDayIn, momentAt, Refusal } from '$core/units';
-import { readTime } from '$core/units/read-time';
+import { isoDayIn, momentAt, Refusal } from '$core/units';
+import { readDay, readTime } from '$core/units/read-time';
 import { redirect } from '@sveltejs/kit';
 import type { RequestEvent } from './$types';
 
@@ -62,10 +62,10 @@ export const actions = {
     const member = need(locals, 'start steaming');
     const { day = '', clock = '', ...values } = await valuesOf(request);
     const purpose = (values.purpose ?? '').trim().slice(0, 120);
-    const read = readTime(clock);
-    if (!isDay(day) || 'problem' in read)
+    const [on, read] = [readDay(day, Date.now(), member.zone), readTime(clock)];
+    if ('problem' in on || 'problem' in read)
       throw new Refusal('at', 'Say on which day and at what time it is wanted in steam, as 16:30 or 4.30pm.');
-    const at = momentAt(day, read.minutes, member.zone);
+    const at = momentAt(on.day, read.minutes, member.zone);
     if (Date.parse(at) < Date.now()) throw new Refusal('at', 'That time has passed: say when it is wanted in steam.');
     const plan = goodPlan(usualPlan(member.name, at, purpose.slice(0, 60)));
     redirect(303, `/day/${(await makePlan(member, needId(params.id), { purpose, plan })).id}`);
