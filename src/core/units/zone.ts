@@ -1,5 +1,3 @@
-import { utc } from '@date-fns/utc';
-import { format } from 'date-fns';
 import { aheadAt } from './offset';
 
 /**
@@ -8,8 +6,10 @@ import { aheadAt } from './offset';
  */
 export type When = Date | string | number;
 const ms = (when: When) => (typeof when === 'number' ? when : new Date(when).getTime());
-/** The zone's clock is read as a clock of UTC that is set ahead. */
-const say = (when: When, zone: string, as: string) => format(ms(when) + aheadAt(zone, ms(when)), as, { in: utc });
+/** What the zone's clock shows, `2026-06-13T10:31:00`: a clock of UTC that is set ahead. */
+const shows = (when: When, zone: string) => new Date(ms(when) + aheadAt(zone, ms(when))).toISOString().slice(0, 19);
+const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
+const dayOf = (shown: string) => `${Number(shown.slice(8, 10))} ${months[Number(shown.slice(5, 7)) - 1]}`;
 /** `+05:30`, as ISO 8601 writes it. */
 const offsetIn = (when: When, zone: string): string => {
   const minutes = Math.round(aheadAt(zone, ms(when)) / 60_000);
@@ -18,15 +18,15 @@ const offsetIn = (when: When, zone: string): string => {
 };
 
 /** `10:31` */
-export const clockIn = (when: When, zone: string): string => say(when, zone, 'HH:mm');
+export const clockIn = (when: When, zone: string): string => shows(when, zone).slice(11, 16);
 /** `13 Jun 2026` */
-export const dayIn = (when: When, zone: string): string => say(when, zone, 'd MMM yyyy');
+export const dayIn = (when: When, zone: string): string => `${dayOf(shows(when, zone))} ${shows(when, zone).slice(0, 4)}`;
 /** `13 Jun, 10:31` */
-export const momentIn = (when: When, zone: string): string => say(when, zone, 'd MMM, HH:mm');
+export const momentIn = (when: When, zone: string): string => `${dayOf(shows(when, zone))}, ${clockIn(when, zone)}`;
 /** `2026-06-13` */
-export const isoDayIn = (when: When, zone: string): string => say(when, zone, 'yyyy-MM-dd');
+export const isoDayIn = (when: When, zone: string): string => shows(when, zone).slice(0, 10);
 /** `2026-06-13T10:31:00+01:00`: for files that somebody opens in a table. */
-export const isoIn = (when: When, zone: string): string => say(when, zone, "yyyy-MM-dd'T'HH:mm:ss") + offsetIn(when, zone);
+export const isoIn = (when: When, zone: string): string => shows(when, zone) + offsetIn(when, zone);
 /** How far a zone's clock is before UTC at a moment, ms. */
 export const aheadOfUtc = (when: When, zone: string): number => aheadAt(zone, ms(when));
 /** Minutes since midnight by the club's clock. */
