@@ -6,20 +6,23 @@
 
   type Cell = { label: string; value: string; more?: string; href?: string; wide?: boolean; abnormal?: boolean; desk?: boolean };
   let { cells, action, heading = 0 }: { cells: Cell[]; action?: Snippet; /** Which cell names the page. */ heading?: number } = $props();
+  const units = $derived(unitChoice());
 </script>
 
 <header class="block">
   {#each cells as cell, i (cell.label)}
     <div class="cell" class:wide={cell.wide} class:abnormal={cell.abnormal} class:desk={cell.desk}>
       <span class="label">{cell.label}</span>
-      <svelte:element this={i === heading ? 'h1' : 'p'} class="value">
-        {#if cell.href}<a href={cell.href}>{printMarks(cell.value, unitChoice())}</a>{:else}{printMarks(cell.value, unitChoice())}{/if}
-        {#if cell.more}<span class="more">{printMarks(cell.more, unitChoice())}</span>{/if}
-      </svelte:element>
+      {#if i === heading}<h1 class="value">{@render fact(cell)}</h1>{:else}<p class="value">{@render fact(cell)}</p>{/if}
     </div>
   {/each}
   {#if action}<div class="action no-print">{@render action()}</div>{/if}
 </header>
+
+{#snippet fact({ value, href, more }: Cell)}
+  {#if href}<a {href}>{printMarks(value, units)}</a>{:else}{printMarks(value, units)}{/if}
+  {#if more}<span class="more">{printMarks(more, units)}</span>{/if}
+{/snippet}
 
 <style>
   .block {
