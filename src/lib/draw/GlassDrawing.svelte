@@ -73,8 +73,7 @@
   aria-valuemax="1"
   aria-valuenow={shown !== undefined && isLevel(shown) ? shown : 0}
   aria-valuetext={shown === undefined ? 'not read yet' : printGlass(shown)}
-  {...pointing.on}
-  {@attach pointing.hold}
+  {@attach pointing.at}
 >
   <svg {width} {height} aria-hidden="true">
     {#if shown !== undefined && isLevel(shown)}

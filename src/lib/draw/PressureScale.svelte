@@ -85,8 +85,7 @@
   aria-valuemax={top}
   aria-valuenow={shown === undefined ? 0 : Math.round(fromSi(shown, 'pressure', unit) * 10) / 10}
   aria-valuetext={shown === undefined ? 'not read yet' : printText(shown, 'pressure', unitChoice())}
-  {...pointing.on}
-  {@attach pointing.hold}
+  {@attach pointing.at}
 >
   <svg {width} {height} aria-hidden="true">
     {#each ticks as tick (tick)}

@@ -44,16 +44,19 @@ export class Pointing<T> {
     this.#waiting = undefined;
   }
 
-  /** While it points, the page under the finger stays where it is. The browser asks this at each move of a touch. */
-  readonly hold = (element: Element) => {
-    const still = (event: Event) => this.draft !== undefined && event.cancelable && event.preventDefault();
-    element.addEventListener('touchmove', still, { passive: false });
-    return () => element.removeEventListener('touchmove', still);
+  /** Listens at a drawing's element: `<div {@attach pointing.at}>`. */
+  readonly at = (element: Element) => {
+    const ended = new AbortController();
+    const on = (name: string, hear: (event: never) => void, options = {}) =>
+      element.addEventListener(name, hear as (event: Event) => void, { ...options, signal: ended.signal });
+    for (const [name, hear] of Object.entries(this.#hears)) on(name, hear);
+    // While it points, the page under the finger stays where it is. The browser asks this at each move of a touch.
+    on('touchmove', (event: Event) => this.draft !== undefined && event.cancelable && event.preventDefault(), { passive: false });
+    return () => ended.abort();
   };
 
-  /** Everything that the drawing's element listens to. */
-  readonly on = {
-    onpointerdown: (event: PointerEvent) => {
+  readonly #hears = {
+    pointerdown: (event: PointerEvent) => {
       if (!this.#of.pick()) return;
       const element = event.currentTarget as Element;
       const point = () => {
@@ -76,24 +79,24 @@ export class Pointing<T> {
         };
       }
     },
-    onpointermove: (event: PointerEvent) => {
+    pointermove: (event: PointerEvent) => {
       const w = this.#waiting;
       if (w && Math.hypot(event.clientX - w.x, event.clientY - w.y) > slip) this.#leave();
       if (this.draft !== undefined && event.buttons > 0) this.#set(this.#of.at(event));
     },
-    onpointerup: (event: PointerEvent) => {
+    pointerup: (event: PointerEvent) => {
       if (this.#waiting) {
         this.#leave();
         this.#set(this.#of.at(event));
       }
       this.#log();
     },
-    onpointercancel: () => {
+    pointercancel: () => {
       this.#leave();
       this.#set(undefined);
     },
-    onblur: () => this.#set(undefined),
-    onkeydown: (event: KeyboardEvent) => {
+    blur: () => this.#set(undefined),
+    keydown: (event: KeyboardEvent) => {
       if (!this.#of.pick()) return;
       const moved = this.#of.key(event.key, this.draft);
       if (moved !== undefined) this.#set(moved);

@@ -134,5 +134,11 @@
     .entries {
       max-height: 420px;
     }
+    /* Under the fold: laid out when it is looked at. */
+    .entries,
+    .chart {
+      content-visibility: auto;
+      contain-intrinsic-size: auto 420px;
+    }
   }
 </style>

@@ -2,29 +2,31 @@
   // The log, newest first. Nothing is edited: a line is struck through by a later one.
   import { againstOf, type Entry, type Log, say } from '$core/log';
   import { printMarks } from '$core/units';
+  import { inParts } from '../sheet/in-parts.svelte';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
 
   let { log, me, onstrike }: { log: Log; me: string; onstrike?: (id: string) => void } = $props();
   let open = $state<string>();
   const all = $derived([...log.entries].reverse().filter((e) => e.kind !== 'strike'));
-  /** A long day is not drawn whole on a phone: the newest, and older ones on request. */
+  /** A long day is not drawn whole on a phone: the newest, those that come near, and older ones on request. */
   let many = $state(40);
-  const lines = $derived(all.slice(0, many));
+  const made = inParts(2);
+  const lines = $derived(all.slice(0, made.whole ? many : 12 + 12 * made.parts));
+  const units = $derived(unitChoice());
   const strong = (e: Entry) => e.kind === 'reading' || e.kind === 'fault' || e.kind === 'lift';
 </script>
 
 <ol aria-label="Log, newest first">
   {#each lines as entry (entry.id)}
     {@const gone = log.struck.has(entry.id)}
+    {@const against = againstOf(entry, log.state)}
     <li class:gone class:strong={strong(entry)}>
       <button aria-expanded={open === entry.id} onclick={() => (open = open === entry.id ? undefined : entry.id)}>
         <time class="figure" datetime={entry.at}>{clock(entry.at)}</time>
         <span
-          >{printMarks(say(entry, unitChoice(), log.context.procedure), unitChoice())}{#if entry.by !== me}<span class="by"
-              >, {entry.by}</span
-            >{/if}{#if againstOf(entry, log.state)}<span class="against">▲ {printMarks(againstOf(entry, log.state)!, unitChoice())}</span
-            >{/if}</span
+          >{printMarks(say(entry, units, log.context.procedure), units)}{#if entry.by !== me}<span class="by">, {entry.by}</span
+            >{/if}{#if against}<span class="against">▲ {printMarks(against, units)}</span>{/if}</span
         >
       </button>
       {#if open === entry.id}
@@ -37,7 +39,7 @@
   {:else}
     <li class="none second">Nothing logged yet. Touch the glass or the scale, or type a line.</li>
   {/each}
-  {#if all.length > many}<li>
+  {#if !made.whole && lines.length < all.length}<li {@attach made.place}></li>{:else if all.length > many}<li>
       <button onclick={() => (many += 300)}><span></span><span>Show older ones, {all.length - many} more</span></button>
     </li>{/if}
 </ol>
