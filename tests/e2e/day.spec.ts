@@ -4,6 +4,7 @@ import { type Entry, fold } from '../../src/core/log';
 import { timeOrderedId } from '../../src/core/log/id';
 import { compose } from '../../src/core/procedure';
 import { psi } from '../../src/core/units';
+import { wholeSheet } from './day-sheet';
 import { expect, test } from './loopback';
 import { alive, comeInAs, visit } from './people';
 
@@ -46,7 +47,7 @@ test('Marsh Hen for an 11:00 train: moved to 10:30, into a calendar, begun from 
   await visit(page, `/day/${made.id}`);
   const title = page.locator('header.block');
   await expect(title).toContainText(/10:5[5-9]|11:00/);
-  await page.locator('#steps [aria-busy=false]').waitFor();
+  await wholeSheet(page);
   const times = () => page.locator('#steps tbody tr:not(.moment) td.at').allInnerTexts();
   const before = await times();
   expect(before.length).toBeGreaterThan(40);

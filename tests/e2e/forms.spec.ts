@@ -3,6 +3,7 @@ import postgres from 'postgres';
 import { patterns } from '../../src/core/engine';
 import { timeOrderedId } from '../../src/core/log/id';
 import { expect, test } from './loopback';
+import { askedForm, wholeSheet } from './day-sheet';
 import { comeInAs, openEngine, visit } from './people';
 import { readBack, type Typed, typeInto, untyped } from './typing';
 
@@ -72,10 +73,11 @@ for (const [width, viewport] of Object.entries(widths))
       { label: 'Test', type: 'Slug test' },
       { label: 'Minutes', type: '25' }
     ];
-    const form = page.locator('.asked .form');
+    const form = await askedForm(page);
     await typeInto(form, typed);
     await expect(page.getByText('saved', { exact: true })).toBeVisible();
     await again(page);
+    await askedForm(page);
     await readBack(form, typed);
     const left = await untyped(page, form, typed);
     expect(left.filter((l) => l !== 'As')).toEqual([]);
@@ -84,8 +86,8 @@ for (const [width, viewport] of Object.entries(widths))
 test('what cannot be planned by is said at its field, is not sent, and leaves the sheet standing', async ({ page }) => {
   await comeInAs(page, 'idony');
   await visit(page, `/day/${await ownPlan(page, 'Twice Hen')}`);
-  const form = page.locator('.asked .form');
-  await page.locator('#steps [aria-busy=false]').waitFor();
+  const form = await askedForm(page);
+  await wholeSheet(page);
   const rows = await page.locator('#steps tbody tr').count();
   await typeInto(form, [{ label: 'Name', nth: 1, type: 'Idony Marlpit' }]);
   await expect(form.getByRole('alert')).toContainText('Idony Marlpit is named twice');
@@ -104,7 +106,7 @@ test('what cannot be planned by is said at its field, is not sent, and leaves th
   await expect(form).toContainText('Give a time as 16:30, 4.30pm or noon.');
   await expect(form.getByLabel('At', { exact: true }).first()).toHaveValue('soonish');
   await again(page);
-  await readBack(form, [
+  await readBack(await askedForm(page), [
     { label: 'At', type: '11:00' },
     { label: 'There from', type: '09:00' },
     { label: 'There until', type: '18:00' }
@@ -122,7 +124,7 @@ test('a stored plan that does not fit any more is shown with what is wrong, and 
   await expect(page.locator('#steps tbody tr').first()).toBeVisible();
   // Nor does it take the whole day with it.
   expect((await page.request.get(`/day?on=${isoDay(3)}`)).status()).toBe(200);
-  await typeInto(page.locator('.asked .form'), [{ label: 'Running, min', type: '80' }]);
+  await typeInto(await askedForm(page), [{ label: 'Running, min', type: '80' }]);
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await again(page);
   await expect(page.getByText('named twice')).toHaveCount(0);
@@ -168,7 +170,7 @@ for (const [width, viewport] of Object.entries(widths))
     await dialog.getByRole('button', { name: 'Make the day sheet' }).click();
     await page.waitForURL(/\/day\//);
     await page.locator('html[data-live]').waitFor();
-    await readBack(page.locator('.asked .form'), [
+    await readBack(await askedForm(page), [
       { label: 'Day', type: words(isoDay(1)) },
       { label: 'At', type: '14:15' },
       { label: 'What for', type: 'School visit' }
@@ -238,7 +240,7 @@ test('units and the club’s clock are typed in Settings, and every page goes by
 
     const plan = await ownPlan(page, 'Clock Hen', 2);
     await visit(page, `/day/${plan}`);
-    await readBack(page.locator('.asked .form'), [{ label: 'At', type: '16:30' }]);
+    await readBack(await askedForm(page), [{ label: 'At', type: '16:30' }]);
     const began = await page.locator('#steps tbody tr td.at').first().innerText();
     const csv = await (await page.request.get(`/day/${plan}/sheet.csv`)).text();
     expect(csv.split('\r\n')[1]).toMatch(new RegExp(`^\\d{4}-\\d\\d-\\d\\dT${began}:00\\+05:30,`));

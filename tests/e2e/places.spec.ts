@@ -116,3 +116,29 @@ test('one time wherever it is shown: the Yard, the day sheet and the day of seve
     await expect(page.locator('table tr', { hasText: engine }).first(), engine).toContainText(`(${steam})`);
   }
 });
+
+test('a phone makes of a day sheet what is looked at: the rest as it comes near, the form when it is jumped to, all of it for paper', async ({
+  page
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await comeInAs(page, 'wenna');
+  const sheet = await page.locator('li', { hasText: 'Peat Presser' }).getByRole('link', { name: 'Day sheet' }).getAttribute('href');
+  await visit(page, sheet!);
+  const rows = page.locator('#steps tbody tr');
+  const form = page.locator('.asked .form');
+  const first = await rows.count();
+  expect(first).toBeLessThan(40);
+  await expect(form).toHaveCount(0);
+  await rows.last().scrollIntoViewIfNeeded();
+  await expect.poll(() => rows.count()).toBeGreaterThan(first);
+  await page.getByRole('link', { name: 'What is asked' }).click();
+  await expect(form.getByLabel('Day', { exact: true })).toBeInViewport();
+  await visit(page, sheet!);
+  await page.evaluate(() => dispatchEvent(new Event('beforeprint')));
+  await expect(page.locator('#steps [aria-busy=false]')).toHaveCount(1);
+  expect(await rows.count()).toBeGreaterThan(60);
+  // What ends the sheet is put away, and the list to pack is whole.
+  await expect(rows.last()).toContainText('Put away');
+  const left = Number((await page.locator('#pack').getByText(/^\d+ to pack$/).innerText()).replace(/\D/g, ''));
+  expect(await page.locator('#pack input[type=checkbox]:not(:checked)').count()).toBeGreaterThanOrEqual(left);
+});

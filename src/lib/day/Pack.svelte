@@ -75,7 +75,7 @@
       </li>
     {/each}
   </ul>
-  {#if kit.length < whole.kit.length}<div style:height="{3.4 * (whole.kit.length - kit.length)}rem" {@attach made.place}></div>{/if}
+  {#if kit.length < whole.kit.length}<div style:height="{3.65 * (whole.kit.length - kit.length)}rem" {@attach made.place}></div>{/if}
 </section>
 
 <style>

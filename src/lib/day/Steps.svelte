@@ -123,8 +123,9 @@
     margin: 0;
     width: 6.5rem;
   }
-  .at {
+  .num.at {
     width: 4.4rem;
+    text-align: left;
     white-space: nowrap;
   }
   .r {
@@ -179,8 +180,10 @@
     .slack {
       display: none;
     }
-    .who {
+    td.who {
       font-size: 0.875rem;
+    }
+    .who {
       padding-left: 0;
       padding-right: 0;
     }
