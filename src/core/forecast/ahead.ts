@@ -20,7 +20,7 @@ export interface Band {
  * Infinity, never a number made up for it.
  */
 export function bandOf(times: Float64Array, widen = 1): Band {
-  const sorted = Float64Array.from(times).sort();
+  const sorted = times.slice().sort();
   const at = (q: number) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
   const [early, middle, late] = [at(0.1), at(0.5), at(0.9)];
   const arrive = sorted.findIndex((t) => t === Infinity);

@@ -19,7 +19,7 @@ export const entrySchema = Joi.object({
     .required()
     .when('kind', { switch: kindNames.map((kind) => ({ is: kind, then: bodySchemas[kind] })) }),
   by: Joi.string().trim().max(120)
-});
+}).required();
 
 const readable: Record<string, string> = {
   'any.required': 'is missing',

@@ -96,7 +96,7 @@ describe('the timeline', () => {
       fc.property(fc.shuffledSubarray([...told.entries], { minLength: 40 }), (order) => {
         expect(order.reduce(add, fold(context, [])).events).toEqual(fold(context, order).events);
       }),
-      { numRuns: 30 }
+      { numRuns: 12 }
     );
   });
 });

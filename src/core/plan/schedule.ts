@@ -105,12 +105,21 @@ function place(tasks: readonly Task[], hands: readonly Hand[], { from = 0, lit: 
     if (task.lights) lit = end;
     return end;
   };
-  const opens = (task: Task, floor: number): number =>
-    Math.max(
-      floor,
-      ...task.step.needs.map((key) => done.get(key) ?? floor),
-      task.afterMatch !== undefined && lit !== undefined ? lit + task.afterMatch : floor
-    );
+  const opens = (task: Task, floor: number): number => {
+    let at = task.afterMatch !== undefined && lit !== undefined ? Math.max(floor, lit + task.afterMatch) : floor;
+    for (const key of task.step.needs) at = Math.max(at, done.get(key) ?? floor);
+    return at;
+  };
+  /** Who of those who may can begin first, and when; the first of two who can at once. */
+  const soonest = (task: Task, floor: number, after?: ReadonlyMap<Hand, number>): { hand: Hand; start: number } | undefined => {
+    const open = opens(task, floor);
+    let best: { hand: Hand; start: number } | undefined;
+    for (const hand of able(task)) {
+      const start = freeFrom(hand, taken.get(hand)!, Math.max(open, after?.get(hand) ?? floor), task.span);
+      if (start < (best?.start ?? Infinity)) best = { hand, start };
+    }
+    return best;
+  };
 
   const main = tasks.filter((t) => !t.step.chore && !t.step.flammable);
   const burns = tasks.filter((t) => t.step.flammable);
@@ -120,13 +129,8 @@ function place(tasks: readonly Task[], hands: readonly Hand[], { from = 0, lit: 
   const sequence = (list: readonly Task[], floor: number) => {
     const pointer = new Map<Hand, number>();
     for (const task of list) {
-      const at = able(task)
-        .map((hand) => ({
-          hand,
-          start: freeFrom(hand, taken.get(hand)!, Math.max(opens(task, floor), pointer.get(hand) ?? floor), task.span)
-        }))
-        .sort((a, b) => a.start - b.start)[0];
-      if (!at || at.start === Infinity) {
+      const at = soonest(task, floor, pointer);
+      if (!at) {
         left.push(task);
         continue;
       }
@@ -154,17 +158,15 @@ function place(tasks: readonly Task[], hands: readonly Hand[], { from = 0, lit: 
   }
 
   // Chores, shortest waits first found: never such that the end moves.
+  const proving = placed.find((p) => p.task.step.phase === 'Prove' && !p.task.step.chore)?.start;
   for (const task of tasks.filter((t) => t.step.chore && !t.step.flammable)) {
-    const proving = placed.find((p) => p.task.step.phase === 'Prove' && !p.task.step.chore)?.start;
     const floor =
       task.step.phase === 'Prove'
         ? (proving ?? lit ?? from)
         : task.step.phase === 'Raise' || task.step.phase === 'Light up'
           ? (lit ?? from)
           : from;
-    const at = able(task)
-      .map((hand) => ({ hand, start: freeFrom(hand, taken.get(hand)!, opens(task, floor), task.span) }))
-      .sort((a, b) => a.start - b.start)[0];
+    const at = soonest(task, floor);
     if (at && at.start + task.span <= ready + 1e-6) put(task, at.hand, at.start);
     else left.push(task);
   }
