@@ -28,6 +28,7 @@ describe('an entry from outside', () => {
     [{ ...good, at: '2100-01-01T00:00:01Z' }, 'at', 'is after the year 2100'],
     [{ ...good, source: 'rumour' }, 'source', 'is not one of the values that are allowed'],
     [{ ...good, kind: 'strike', body: {} }, 'strikes', 'is missing'],
+    [{ ...good, id: '7', kind: 'reading', body: { pressure: 'lots' } }, 'id', 'is not a UUID'],
     [{ ...good, strikes: 'it' }, 'strikes', 'is not a UUID'],
     [without('body'), 'body', 'is missing'],
     [{ ...good, by: 'x'.repeat(121) }, 'by', 'length must be less than or equal to 120 characters long'],

@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { problemsOf, joiOf } from '../form/joi';
+import type { Problem } from '../form';
+import { joiOf, problemsOf } from '../form/joi';
 import type { Entry } from './entry';
 import { type Kind, kindNames, kinds } from './kinds';
 
@@ -19,7 +20,8 @@ export const entrySchema = Joi.object({
     .required()
     .when('kind', { switch: kindNames.map((kind) => ({ is: kind, then: bodySchemas[kind] })) }),
   by: Joi.string().trim().max(120)
-}).required();
+});
+const oneEntry = entrySchema.required();
 
 const readable: Record<string, string> = {
   'any.required': 'is missing',
@@ -37,20 +39,18 @@ const readable: Record<string, string> = {
  * @returns the entry with its time as ISO 8601 in UTC, or the field and a sentence
  */
 export function checkEntry(document: unknown): { entry: Omit<Entry, 'by'> & { by?: string } } | { field: string; sentence: string } {
-  const { error, value } = entrySchema.validate(document, { abortEarly: true });
+  const { error, value } = oneEntry.validate(document);
   if (!error) return { entry: { ...value, at: (value.at as Date).toISOString() } };
   const detail = error.details[0]!;
   const field = detail.path.join('.') || 'entry';
   const { kind, body } = (document ?? {}) as { kind: Kind; body: unknown };
   // What is wrong inside a body is told in the words of its own field.
   if (detail.path[0] === 'body' && Object.hasOwn(kinds, kind) && body && typeof body === 'object') {
-    const inside = bodySchemas[kind].validate(body, { abortEarly: true }).error;
-    const [problem] = inside ? problemsOf(kinds[kind].fields, inside, body) : [];
-    if (problem)
-      return {
-        field: problem.path ? `body.${problem.path}` : 'body',
-        sentence: `The entry’s ${kind} cannot be taken as it is. ${problem.sentence}`
-      };
+    const inside = bodySchemas[kind].validate(body).error;
+    if (inside) {
+      const [{ path, sentence }] = problemsOf(kinds[kind].fields, inside, body) as [Problem];
+      return { field: path ? `body.${path}` : 'body', sentence: `The entry’s ${kind} cannot be taken as it is. ${sentence}` };
+    }
   }
   return { field, sentence: `The entry’s ${field} ${readable[detail.type] ?? detail.message.replace(/^".*?" /, '')}.` };
 }
