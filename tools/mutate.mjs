@@ -1,14 +1,32 @@
-// npm run mutate [folder …]: seeds faults into folders of the core and says which their own tests let through. Each folder is judged
-// by the tests that stand in it: a fault that only a distant test finds is found by luck.
+// npm run mutate -- [folder …] [--every n]: seeds faults into folders of the core and says which their own tests let through. Each folder
+// is judged by the tests that stand in it: a fault that only a distant test finds is found by luck. `--every 5` tries each fifth stretch of
+// eight lines of every file: a score within a few per cent in a fifth of the time.
 import { spawnSync } from 'node:child_process';
-import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './app.mjs';
 
-const folders = process.argv.slice(2).filter((a) => !a.startsWith('-'));
+const args = process.argv.slice(2);
+const every = args.includes('--every') ? Number(args[args.indexOf('--every') + 1]) : 1;
+const folders = args.filter((a, i) => !a.startsWith('-') && args[i - 1] !== '--every');
 const report = join(root, 'reports/mutation/mutation.json');
 const caught = new Set(['Killed', 'Timeout']);
 const counts = new Set([...caught, 'Survived', 'NoCoverage']);
+
+const stretch = 8;
+/** @param {string} folder */
+function wantedIn(folder) {
+  if (every === 1) return [`src/core/${folder}/**/*.ts`, '!src/core/**/*.test.ts'];
+  const files = readdirSync(join(root, 'src/core', folder), { recursive: true, encoding: 'utf8' })
+    .filter((f) => f.endsWith('.ts') && !f.endsWith('.test.ts'))
+    .map((f) => `src/core/${folder}/${f}`);
+  let n = 0;
+  return files.sort().flatMap((file) => {
+    const lines = readFileSync(join(root, file), 'utf8').split('\n').length;
+    const starts = Array.from({ length: Math.ceil(lines / stretch) }, (_, i) => 1 + i * stretch);
+    return starts.filter(() => n++ % every === 0).map((from) => `${file}:${from}-${Math.min(lines, from + stretch - 1)}`);
+  });
+}
 
 /** @param {string} folder */
 function judge(folder) {
@@ -21,7 +39,7 @@ function judge(folder) {
       '--reporters',
       'clear-text,progress,json',
       '--mutate',
-      `src/core/${folder}/**/*.ts,!src/core/**/*.test.ts`
+      wantedIn(folder).join(',')
     ],
     { cwd: root, stdio: 'inherit', env: { ...process.env, JORAM_MUTATE: folder } }
   );
