@@ -61,7 +61,6 @@ export function fold(context: Context, entries: readonly Entry[]): Log {
 export function add(log: Log, entry: Entry): Log {
   let place = log.entries.length;
   while (place > 0 && inOrder(entry, log.entries[place - 1]!) < 0) place--;
-  if (log.entries[place - 1]?.id === entry.id) return log;
   // The same id with another time would be two entries under one name: the first stands.
   if (log.entries.some((e) => e.id === entry.id)) return log;
   const entries = [...log.entries.slice(0, place), entry, ...log.entries.slice(place)];
@@ -94,18 +93,13 @@ function refold(log: Log, entries: readonly Entry[], from: number): Log {
   if (struck.size !== log.struck.size || [...struck].some((id) => !log.struck.has(id)))
     begin = Math.min(
       begin,
-      Math.max(
-        0,
-        entries.findIndex((e) => struck.has(e.id) !== log.struck.has(e.id))
-      )
+      entries.findIndex((e) => struck.has(e.id) !== log.struck.has(e.id))
     );
   const { context } = log;
   if (begin === entries.length - 1 && log.entries.length === begin) {
-    // The common case: one entry at the end, nothing else changed.
+    // The common case: one entry at the end, nothing else changed. Nothing comes after it that could have struck it.
     const marks = begin % stride === 0 ? [...log.marks, { state: log.state, events: log.events.length }] : log.marks;
-    const last = entries[begin]!;
-    if (struck.has(last.id)) return { context, entries, struck, marks, state: log.state, events: log.events };
-    const { state, told } = step(log.state, last, context);
+    const { state, told } = step(log.state, entries[begin]!, context);
     return { context, entries, struck, marks, state, events: told.length ? [...log.events, ...told] : log.events };
   }
   const marksKept = Math.min(log.marks.length, Math.floor(begin / stride) + 1);

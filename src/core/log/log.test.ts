@@ -110,6 +110,25 @@ describe('the fold', () => {
     expect(fold(context, [...base, entry(3, 'strike', {}, 2), entry(4, 'strike', {}, 3)]).state.pressure?.value).toBe(psi(660));
   });
 
+  it('a long log is marked each 64 entries however it grew; a late or struck entry is folded from the mark before it', () => {
+    const many = Array.from({ length: 200 }, (_, i) => entry(i + 1, 'fire', { act: 'fuel on', amount: 1 }));
+    const full = fold(context, many);
+    const rounds = (log: Log) => log.marks.map((m) => [m.state.fire.rounds, m.events]);
+    expect(rounds(full)).toEqual([0, 64, 128, 192].map((n) => [n, n]));
+    expect(rounds(many.reduce(add, fold(context, [])))).toEqual(rounds(full));
+    const before = fold(context, many.toSpliced(100, 1));
+    const late = add(before, many[100]!);
+    expect([late.state, late.events, rounds(late)]).toEqual([full.state, full.events, rounds(full)]);
+    expect(late.marks[1]).toBe(before.marks[1]);
+    const struck = add(full, entry(300, 'strike', {}, 71));
+    expect([struck.state.fire.rounds, struck.events.length]).toEqual([199, 199]);
+    expect(rounds(struck)).toEqual([0, 64, 127, 191].map((n) => [n, n]));
+    expect(struck.marks[1]).toBe(full.marks[1]);
+    // The same entry again, or another under its name, changes nothing.
+    expect(add(full, many[7]!)).toBe(full);
+    expect(add(full, { ...many[7]!, at: many[150]!.at })).toBe(full);
+  });
+
   it('keeps what is open until it is closed, by step, by valve or by name', () => {
     const opened = fold(context, [
       entry(1, 'tick', { step: 'plug-in', outcome: 'done' }),
@@ -196,6 +215,32 @@ describe('the quick line', () => {
     ['bobbing', [{ kind: 'observation', body: { seen: 'glass moving' } }]],
     ['85 °C', [{ kind: 'reading', body: { temperature: 358.15 } }]],
     ['tank 3/4', [{ kind: 'reading', body: { tank: 0.75 } }]],
+    ['tender full', [{ kind: 'reading', body: { tank: 1 } }]],
+    ['tank empty', [{ kind: 'reading', body: { tank: 0 } }]],
+    ['coal 500g', [{ kind: 'fire', body: { act: 'fuel on', fuel: 'coal', amount: 0.5 } }]],
+    ['coal 2 pounds', [{ kind: 'fire', body: { act: 'fuel on', fuel: 'coal', amount: 2 * 0.45359237 } }]],
+    [
+      'coal 65',
+      [
+        { kind: 'reading', body: { pressure: psi(65) } },
+        { kind: 'fire', body: { act: 'fuel on', fuel: 'coal' } }
+      ]
+    ],
+    [
+      'coal coal 60',
+      [
+        { kind: 'reading', body: { pressure: psi(60) } },
+        { kind: 'fire', body: { act: 'fuel on', fuel: 'coal' } },
+        { kind: 'fire', body: { act: 'fuel on', fuel: 'coal' } }
+      ]
+    ],
+    ['fire out', [{ kind: 'fire', body: { act: 'out' } }]],
+    ['fire dropped', [{ kind: 'fire', body: { act: 'drop' } }]],
+    ['match', [{ kind: 'fire', body: { act: 'light' } }]],
+    ['thinned', [{ kind: 'fire', body: { act: 'thin' } }]],
+    ['injector knocked off', [{ kind: 'feed', body: { feed: 'Injector', on: false } }]],
+    ['axle pump to both', [{ kind: 'feed', body: { feed: 'Axle pump', on: true, to: 'both' } }]],
+    ['  ', []],
     ['note Left clack weeps at 30', [{ kind: 'note', body: { text: 'Left clack weeps at 30' } }]]
   ])('%s', (line, entries) => {
     const got = read(line);
@@ -267,6 +312,8 @@ describe('the quick line', () => {
 
   it('says what it did not understand and logs nothing', () => {
     expect(read('65 wibble')).toEqual({ entries: [], echo: [], asks: [], problem: expect.stringContaining('wibble') });
+    // Nor is the name of something that every object has a fuel or a valve.
+    expect(read('constructor')).toMatchObject({ entries: [], problem: expect.stringContaining('constructor') });
   });
 
   it('says an entry in the reader’s units', () => {

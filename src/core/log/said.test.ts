@@ -52,6 +52,9 @@ describe('an entry as a line of the log, and as the quick line gives it back', (
     ['phase', { phase: 'Raise' }, 'On to: Raise', undefined],
     ['sign', { as: 'keeper', name: 'Wenna', remarks: 'good' }, 'Signed as keeper: Wenna. good', undefined],
     ['sign', { as: 'keeper', name: 'Wenna' }, 'Signed as keeper: Wenna', undefined],
+    ['oil', { what: 'axleboxes' }, 'Axleboxes', undefined],
+    ['test', { test: 'accumulation', result: 'pass', text: 'held' }, 'Accumulation: pass. held', undefined],
+    ['test', { test: 'gauge', result: 'fail' }, 'Gauge: fail', undefined],
     ['strike', { reason: 'undone' }, 'Struck out: undone', undefined],
     ['strike', {}, 'Struck out', undefined],
     ['tick', { step: 'none of these', outcome: 'skipped', reason: 'no fan' }, 'Skipped: none of these. No fan', undefined],
@@ -125,6 +128,10 @@ describe('what an event does to the state', () => {
     expect(state(open(1, 'vent'), [2, 'valve', { valve: 'vent', open: 0 }]).open).toEqual({});
     expect(state(open(1, 'plug'), open(2, 'vent'), open(3, 'plug', false)).open).toHaveProperty('vent');
     expect(state([1, 'valve', { valve: 'vent', open: 0.1 }]).open.vent?.since).toBe('2026-06-13T10:01:00.000Z');
+  });
+  it('an oil round keeps its time, and every kind tells what it is', () => {
+    expect(state([7, 'oil', { what: 'motion' }]).oiledAt).toBe('2026-06-13T10:07:00.000Z');
+    expect(steaming('Marsh Hen', [[7, 'oil', { what: 'motion' }]]).events).toMatchObject([{ is: 'oil', what: 'motion' }]);
   });
   it('a phase that is said again keeps its time; a keeper’s signature ends it, an examiner’s does not', () => {
     const phase = (minute: number): Made => [minute, 'phase', { phase: 'Raise' }];

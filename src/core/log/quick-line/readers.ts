@@ -3,22 +3,26 @@ import { isLevel, parseGlass, parseNumber, parseQuantity } from '../../units';
 import type { Reader } from './draft';
 
 const isWord = (w: string | undefined, ...list: string[]) => w !== undefined && list.includes(w);
-const fuels: Record<string, string> = { coal: 'coal', charcoal: 'charcoal', wood: 'wood', sticks: 'wood', anthracite: 'anthracite' };
+// Maps, since what is typed may be the name of something that every object has.
+const fuels = new Map([...['coal', 'charcoal', 'wood', 'anthracite'].map((f) => [f, f] as const), ['sticks', 'wood'] as const]);
+const weights = /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/;
 
-const valveWords: Record<string, Valve> = {
-  blower: 'blower',
-  damper: 'damper',
-  regulator: 'regulator',
-  reg: 'regulator',
-  drains: 'drains',
-  drain: 'drains',
-  fan: 'fan',
-  vent: 'vent',
-  door: 'fire door',
-  blowdown: 'blow-down',
-  'blow-down': 'blow-down',
-  whistle: 'whistle'
-};
+const valveWords = new Map<string, Valve>(
+  Object.entries({
+    blower: 'blower',
+    damper: 'damper',
+    regulator: 'regulator',
+    reg: 'regulator',
+    drains: 'drains',
+    drain: 'drains',
+    fan: 'fan',
+    vent: 'vent',
+    door: 'fire door',
+    blowdown: 'blow-down',
+    'blow-down': 'blow-down',
+    whistle: 'whistle'
+  } as const)
+);
 
 /** `on`, `off`, `open`, `shut`, `half`, `1/4`: how far a valve is open; a bare mention means on. */
 function opening(words: readonly string[]): { open: number; took: number } {
@@ -46,19 +50,18 @@ export const readers: readonly Reader[] = [
   },
   (words, draft, { units }) => {
     const [word, amount, unit] = words;
-    const fuel = word && fuels[word];
-    if (!fuel) return 0;
-    const weight =
-      amount !== undefined && /\d/.test(amount)
-        ? parseQuantity(unit && /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/.test(unit) ? `${amount} ${unit}` : amount, 'mass', units.mass)
-        : undefined;
+    const fuel = fuels.get(word ?? '');
+    if (fuel === undefined) return 0;
+    const apart = unit !== undefined && weights.test(unit);
     // A bare number after the fuel is not its weight: "coal 65" is a round of coal at 65 psi.
-    const weighed =
-      weight && 'value' in weight && /[a-z]/i.test(`${amount}${unit && /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/.test(unit) ? unit : ''}`)
-        ? weight.value
-        : undefined;
-    draft.others.push({ kind: 'fire', body: { act: 'fuel on', fuel, ...(weighed === undefined ? {} : { amount: weighed }) } });
-    return weighed === undefined ? 1 : unit && /^(kg|g|lb|oz|kilos?|pounds?|grams?)$/.test(unit) ? 3 : 2;
+    const said = apart ? `${amount} ${unit}` : (amount ?? '');
+    const weight = /^\d.*[a-z]/i.test(said) ? parseQuantity(said, 'mass', units.mass) : undefined;
+    if (!weight || 'problem' in weight) {
+      draft.others.push({ kind: 'fire', body: { act: 'fuel on', fuel } });
+      return 1;
+    }
+    draft.others.push({ kind: 'fire', body: { act: 'fuel on', fuel, amount: weight.value } });
+    return apart ? 3 : 2;
   },
   ([w], draft) => {
     if (!isWord(w, 'rake', 'raked', 'thin', 'thinned')) return 0;
@@ -114,8 +117,8 @@ export const readers: readonly Reader[] = [
     return 2;
   },
   (words, draft) => {
-    const valve = words[0] && valveWords[words[0]];
-    if (!valve) return 0;
+    const valve = valveWords.get(words[0] ?? '');
+    if (valve === undefined) return 0;
     const { open, took } = opening(words.slice(1));
     draft.others.push({ kind: 'valve', body: { valve, open } });
     return 1 + took;
