@@ -96,3 +96,14 @@ it('each pattern has the checklist that stands in composed.txt, and with one thi
   });
   await expect(pages.join('\n\n') + '\n').toMatchFileSnapshot('composed.txt');
 });
+
+it('where two schools differ, the why is the owner’s school’s and names the other with its reason', () => {
+  const hen = patterns.find((p) => p.fitOut.name === 'Marsh Hen')!.fitOut;
+  const why = (habits: Partial<FitOut['habits']>, key: string) =>
+    compose({ ...hen, habits: { ...hen.habits, ...habits } }).steps.find((s) => s.key === key)!.why;
+  const bed = compose(hen).steps.find((s) => s.what.startsWith('Lay the start fuel'))!.key;
+  expect(why({ firstBed: 'thin' }, bed)).toMatch(/^A thin even bed takes sooner\. The other school .* holds longer\.$/);
+  expect(why({ firstBed: 'full' }, bed)).toMatch(/^A deep bed holds longer\. The other school .* takes sooner\.$/);
+  expect(why({ changeover: 'late' }, 'changeover')).toMatch(/You change over late.*the other school does it at the first pressure/);
+  expect(why({ changeover: 'first' }, 'changeover')).toMatch(/the other school waits for half pressure/);
+});
