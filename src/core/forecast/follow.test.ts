@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { tell } from '../../../demo/story';
 import { morning } from '../../../tests/made';
 import { plantOf, usualFill } from '../boiler';
@@ -7,9 +7,12 @@ import { pastOf } from '../learn';
 import { add, type Entry, fold, type Log } from '../log';
 import { psi } from '../units';
 import { warnings } from '../watch';
-import { classHeating, follow, following, live, liveOf } from '.';
+import { classHeating, follow, type Heating, following, live, liveOf } from '.';
 
 const { fitOut, context, t0, entry, done, valve, log } = morning();
+const plant = plantOf(fitOut);
+let heating: Heating;
+beforeAll(() => void (heating = classHeating(fitOut, plant, { water: usualFill(fitOut, plant), T: 288.15 })));
 
 describe('ticked through by hand, with no entry that the step does not ask for', () => {
   // The same morning, once told by ticks alone and once by entries alone.
@@ -31,8 +34,6 @@ describe('ticked through by hand, with no entry that the step does not ask for',
     [valve(12.5, 'whistle', 1), valve(12.5, 'whistle', 0)],
     [entry(0, 'fire', { act: 'light' })]
   );
-  const plant = plantOf(fitOut);
-  const heating = classHeating(fitOut, plant, { water: usualFill(fitOut, plant), T: 288.15 });
 
   it('learning sees the same raising', () => {
     const past = pastOf(ticked)!;
@@ -66,8 +67,6 @@ describe('ticked through by hand, with no entry that the step does not ask for',
 });
 
 describe('a steaming followed event by event', () => {
-  const plant = plantOf(fitOut);
-  const heating = classHeating(fitOut, plant, { water: usualFill(fitOut, plant), T: 288.15 });
   it('says what a log folded from its beginning says, whatever comes late, is struck or is brought back', () => {
     const told = tell(fitOut, { seed: 8, keeper: 'Wenna Thrale', begins: t0, running: 15, until: t0 + 130 * 60_000 });
     fc.assert(

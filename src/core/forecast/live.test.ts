@@ -1,16 +1,17 @@
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { plantOf, usualFill } from '../boiler';
 import { patterns } from '../engine';
 import { type Bodies, type Entry, fold, type Kind } from '../log';
 import { remember } from '../learn';
 import { compose } from '../procedure';
 import { psi } from '../units';
-import { classHeating, live } from '.';
+import { classHeating, type Heating, live } from '.';
 
 const { fitOut } = patterns.find((p) => p.key === 'tender')!;
 const procedure = compose(fitOut);
 const plant = plantOf(fitOut);
-const heating = classHeating(fitOut, plant, { water: usualFill(fitOut, plant), T: 288.15 });
+let heating: Heating;
+beforeAll(() => void (heating = classHeating(fitOut, plant, { water: usualFill(fitOut, plant), T: 288.15 })));
 const t0 = Date.parse('2026-06-13T09:00:00Z');
 let n = 0;
 const entry = <K extends Kind>(minute: number, kind: K, body: Bodies[K]): Entry =>

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { plantOf, usualFill } from '../boiler';
 import { type FitOut, patterns } from '../engine';
 import { classHeating } from '../forecast';
@@ -15,6 +15,7 @@ import {
   planWhole,
   replan,
   schedule,
+  type Sheet,
   type Task,
   together,
   usualPlan,
@@ -47,11 +48,14 @@ const inputFor = (fitOut: FitOut, plan: DayPlan) => {
   return { fitOut, procedure, plan, raise: planRaise(fitOut, procedure, plant, heating, { water: plan.water, air: plan.air }) };
 };
 const [hen, rail] = [patternOf('large-tank'), patternOf('gas-tank')];
-const henDay = inputFor(hen, dayOf());
+let henDay: ReturnType<typeof inputFor>;
+let sheet: Sheet;
+beforeAll(() => {
+  henDay = inputFor(hen, dayOf());
+  sheet = daySheet(henDay);
+});
 
 describe('the day sheet', () => {
-  const sheet = daySheet(henDay);
-
   it('ends when steam is wanted, lights the raise before, and gives the raise as a band', () => {
     expect(sheet.ready).toBeLessThanOrEqual(clock('11:00') + 1000);
     expect(sheet.ready).toBeGreaterThan(clock('10:58'));
@@ -201,7 +205,7 @@ describe('the day sheet', () => {
     };
     const doubtful = daySheet(open(1e9));
     const chores = new Set(henDay.procedure.steps.filter((s) => s.chore).map((s) => s.key));
-    const done = (x: typeof sheet) => x.stations.flatMap((s) => (chores.has(s.key) ? [] : [s.key])).sort();
+    const done = (x: Sheet) => x.stations.flatMap((s) => (chores.has(s.key) ? [] : [s.key])).sort();
     expect(done(doubtful)).toEqual(done(sheet));
     expect(doubtful.problems.join(' ')).toContain('One time in ten');
     expect(daySheet(open(Infinity)).problems.join(' ')).toContain('does not reach working pressure');
