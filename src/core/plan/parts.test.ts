@@ -44,6 +44,15 @@ describe('what to pack, by what the engine has', () => {
     ['What comes off for transport: cab roof', { ...hen, comesOff: 'cab roof' }, { ...hen, comesOff: '' }],
     ['Matches or gas lighter', hen, patternOf('Lantern')]
   ])('%s', (what, one, other) => expect([has(one, what), has(other, what)]).toEqual([true, false]));
+  it('names what a step needs once, for the first step that needs it', () => {
+    const procedure = compose(hen);
+    const list = kitFor(hen, procedure);
+    const bucket = procedure.steps.find((s) => s.materials.includes('ash bucket'))!;
+    expect(list.filter((k) => /ash bucket/i.test(k.what))).toEqual([{ what: 'Ash bucket', for: bucket.what }]);
+    const twice = procedure.steps.flatMap((s) => s.materials).filter((m, i, all) => all.indexOf(m) !== i && m !== 'oil');
+    expect(twice.length).toBeGreaterThan(0);
+    for (const m of twice) expect(list.filter((k) => k.what.toLowerCase() === m).length, m).toBeLessThan(2);
+  });
   it('is each thing once, papers first, and nothing that is weighed or poured', () => {
     for (const { fitOut } of patterns) {
       const list = kit(fitOut);
@@ -205,6 +214,30 @@ describe('hands and tasks', () => {
     expect([dropped.left.map((t) => t.step.key), dropped.ready / 60]).toEqual([['chore'], 12]);
     const kept = told([...wait, chore(11, { kept: true })]);
     expect([kept.left, kept.ready / 60 > 12]).toEqual([[], true]);
+  });
+  it('a chore of the raise waits for the match, one of the proving for the first proof, any other for nothing', () => {
+    const day = [
+      task('look', 5, { phase: 'Look over', who: 'keeper' }),
+      light,
+      task('proof', 5, { phase: 'Prove', who: 'keeper', afterMatch: 30 })
+    ];
+    const chore = (key: string, phase: string) => task(key, 2, { chore: true, phase: phase as 'Raise' });
+    const { at } = told(
+      [...day, chore('any', 'Fill and oil'), chore('lit', 'Light up'), chore('raise', 'Raise'), chore('prove', 'Prove')],
+      [W, C]
+    );
+    expect([at.any![0], at.lit![0], at.raise![0], at.prove![0]]).toEqual([0, 6, 6, 36]);
+    // With the fire burning already there is no match to wait for, and without a proof its chores come when there is a fire.
+    const under = schedule([task('a', 5), chore('prove', 'Prove')], [W, C], { from: 60, lit: 0 });
+    expect(under.placed.map((p) => [p.task.step.key, p.start])).toEqual([
+      ['prove', 0],
+      ['a', 60]
+    ]);
+  });
+  it('what ends a day is told in the order of its times', () => {
+    const s = schedule([task('long', 9), task('short', 3), light], [W, C]);
+    expect(s.placed.map((p) => p.task.step.key)).toEqual(['short', 'long', 'match']);
+    expect(schedule([task('long', 9), light], [W], { plain: true }).placed).toEqual([]);
   });
   it('nobody works before they come, after they go, or while they are elsewhere', () => {
     const at = (more: object) => told([task('a', 5)], [hand('W', 'keeper', more)]);

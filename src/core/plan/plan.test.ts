@@ -65,6 +65,8 @@ describe('the day sheet', () => {
     expect(early).toBeLessThan(middle);
     expect(middle).toBeLessThan(late);
     expect(late).toBeLessThan(sheet.ready);
+    expect(sheet).not.toHaveProperty('stopBy');
+    expect(sheet.noRoom.every((what) => henDay.procedure.steps.some((s) => s.chore && s.what === what))).toBe(true);
   });
 
   it('moves every time with what is wanted, and with nothing else', () => {
