@@ -139,6 +139,13 @@ test('a phone makes of a day sheet what is looked at: the rest as it comes near,
   expect(await rows.count()).toBeGreaterThan(60);
   // What ends the sheet is put away, and the list to pack is whole.
   await expect(rows.last()).toContainText('Put away');
-  const left = Number((await page.locator('#pack').getByText(/^\d+ to pack$/).innerText()).replace(/\D/g, ''));
+  const left = Number(
+    (
+      await page
+        .locator('#pack')
+        .getByText(/^\d+ to pack$/)
+        .innerText()
+    ).replace(/\D/g, '')
+  );
   expect(await page.locator('#pack input[type=checkbox]:not(:checked)').count()).toBeGreaterThanOrEqual(left);
 });
