@@ -1,9 +1,8 @@
 import type { Page } from '@playwright/test';
 import postgres from 'postgres';
-import { patterns } from '../../src/core/engine';
 import { timeOrderedId } from '../../src/core/log/id';
 import { expect, test } from './loopback';
-import { askedForm, wholeSheet } from './day-sheet';
+import { askedForm, isoDay, ownEngine, ownPlan, wholeSheet } from './day-sheet';
 import { comeInAs, openEngine, visit } from './people';
 import { readBack, type Typed, typeInto, untyped } from './typing';
 
@@ -11,41 +10,14 @@ import { readBack, type Typed, typeInto, untyped } from './typing';
 
 const widths = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } };
 
-async function ownEngine(page: Page, name: string) {
-  const { fitOut } = patterns.find((p) => p.fitOut.name === 'Marsh Hen')!;
-  return (await (await page.request.post('/api/engines', { data: { ...fitOut, name } })).json()).id as string;
-}
 const again = async (page: Page) => {
   await page.reload();
   await page.locator('html[data-live]').waitFor();
 };
-const isoDay = (days: number) => new Date(Date.now() + days * 864e5).toISOString().slice(0, 10);
 const words = (iso: string) =>
   new Date(`${iso}T12:00:00Z`)
     .toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
     .replace('Sept', 'Sep');
-
-async function ownPlan(page: Page, name: string, days = 3) {
-  const engine = await ownEngine(page, name);
-  const at = (clock: string) => `${isoDay(days)}T${clock}:00.000Z`;
-  const made = await page.request.post(`/api/engines/${engine}/plans`, {
-    data: {
-      purpose: '',
-      plan: {
-        wants: [
-          { what: 'first train', at: at('11:00') },
-          { what: 'last train', at: at('15:00') }
-        ],
-        people: [
-          { name: 'Idony Marlpit', as: 'keeper' },
-          { name: 'A friend', as: 'helper' }
-        ],
-        tests: [{ what: 'Accumulation test', minutes: 15 }]
-      }
-    }
-  });
-  return (await made.json()).id as string;
-}
 
 for (const [width, viewport] of Object.entries(widths))
   test(`a day sheet, every field typed into and read back after a reload (${width})`, async ({ page }) => {

@@ -1,3 +1,4 @@
+import { ownPlan } from './day-sheet';
 import { comeInAs, openEngine, visit } from './people';
 import { expect, test } from './loopback';
 
@@ -121,9 +122,9 @@ test('a phone makes of a day sheet what is looked at: the rest as it comes near,
   page
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await comeInAs(page, 'wenna');
-  const sheet = await page.locator('li', { hasText: 'Peat Presser' }).getByRole('link', { name: 'Day sheet' }).getAttribute('href');
-  await visit(page, sheet!);
+  await comeInAs(page, 'idony');
+  const sheet = `/day/${await ownPlan(page, 'Long Hen')}`;
+  await visit(page, sheet);
   const rows = page.locator('#steps tbody tr');
   const form = page.locator('.asked .form');
   const first = await rows.count();
@@ -133,7 +134,7 @@ test('a phone makes of a day sheet what is looked at: the rest as it comes near,
   await expect.poll(() => rows.count()).toBeGreaterThan(first);
   await page.getByRole('link', { name: 'What is asked' }).click();
   await expect(form.getByLabel('Day', { exact: true })).toBeInViewport();
-  await visit(page, sheet!);
+  await visit(page, sheet);
   await page.evaluate(() => dispatchEvent(new Event('beforeprint')));
   await expect(page.locator('#steps [aria-busy=false]')).toHaveCount(1);
   expect(await rows.count()).toBeGreaterThan(60);
