@@ -217,6 +217,7 @@ describe('the quick line', () => {
     ['tank 3/4', [{ kind: 'reading', body: { tank: 0.75 } }]],
     ['tender full', [{ kind: 'reading', body: { tank: 1 } }]],
     ['tank empty', [{ kind: 'reading', body: { tank: 0 } }]],
+    ['coal .5 kg', [{ kind: 'fire', body: { act: 'fuel on', fuel: 'coal', amount: 0.5 } }]],
     ['coal 500g', [{ kind: 'fire', body: { act: 'fuel on', fuel: 'coal', amount: 0.5 } }]],
     ['coal 2 pounds', [{ kind: 'fire', body: { act: 'fuel on', fuel: 'coal', amount: 2 * 0.45359237 } }]],
     [

@@ -20,7 +20,10 @@ const offsetIn = (when: When, zone: string): string => {
 /** `10:31` */
 export const clockIn = (when: When, zone: string): string => shows(when, zone).slice(11, 16);
 /** `13 Jun 2026` */
-export const dayIn = (when: When, zone: string): string => `${dayOf(shows(when, zone))} ${shows(when, zone).slice(0, 4)}`;
+export const dayIn = (when: When, zone: string): string => {
+  const shown = shows(when, zone);
+  return `${dayOf(shown)} ${shown.slice(0, 4)}`;
+};
 /** `13 Jun, 10:31` */
 export const momentIn = (when: When, zone: string): string => `${dayOf(shows(when, zone))}, ${clockIn(when, zone)}`;
 /** `2026-06-13` */

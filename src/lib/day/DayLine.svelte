@@ -61,7 +61,7 @@
           bind:chosen
           onwant={may ? (i, at) => of.want(i, at) : undefined}
           onminutes={may ? (key, m) => of.minutes(key, m) : undefined}
-        />{/await}{/if}
+        />{:catch}<p class="problem" role="alert">The line could not be loaded. The table below says the same.</p>{/await}{/if}
   </div>
   <Compare {of} {may} />
   <p class="row jump no-print">

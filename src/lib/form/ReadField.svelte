@@ -3,7 +3,12 @@
 
   /** What reads days and times is loaded when a field that asks for one is touched. */
   let reader: typeof ReadTime | undefined;
-  const load = async () => (reader ??= await import('$core/units/read-time'));
+  /** Undefined when it cannot be had: there is no connection, and this device has not kept it. */
+  const load = () =>
+    import('$core/units/read-time').then(
+      (module) => (reader = module),
+      () => undefined
+    );
 </script>
 
 <script lang="ts" generics="T extends string | number">
@@ -39,13 +44,19 @@
   /** What stands in the field while it is not read. */
   let wrong = $state<{ text: string; sentence?: string }>();
   /** What was typed, where a form sends it; else the page says what stands. */
-  let own = $state<{ value: T | undefined } | undefined>();
+  let own = $state<{ value: T | undefined }>();
   const stands = $derived(own ? own.value : value);
 
   async function typed({ detail }: CustomEvent<string | number | null>) {
     const text = String(detail ?? '').trim();
     if (!reader && text) wrong = { text };
-    const got = !text && optional ? { value: undefined } : read(reader ?? (await load()), text);
+    const by = reader ?? (await load());
+    const got =
+      !text && optional
+        ? { value: undefined }
+        : by
+          ? read(by, text)
+          : { problem: 'It cannot be read without a connection. Type it again.' };
     wrong = 'problem' in got ? { text, sentence: got.problem } : undefined;
     if ('problem' in got) return;
     if (name) own = got;

@@ -55,7 +55,8 @@ export function inParts(parts = 1) {
           near = seen.at(-1)!.isIntersecting;
           next();
         },
-        { rootMargin: ahead }
+        // What scrolls by itself, such as the log on a desk, is looked ahead in as well.
+        { rootMargin: ahead, scrollMargin: ahead }
       );
       observer.observe(node);
       return () => {

@@ -55,7 +55,7 @@ export const readers: readonly Reader[] = [
     const apart = unit !== undefined && weights.test(unit);
     // A bare number after the fuel is not its weight: "coal 65" is a round of coal at 65 psi.
     const said = apart ? `${amount} ${unit}` : (amount ?? '');
-    const weight = /^\d.*[a-z]/i.test(said) ? parseQuantity(said, 'mass', units.mass) : undefined;
+    const weight = /\d.*[a-z]/i.test(said) ? parseQuantity(said, 'mass', units.mass) : undefined;
     if (!weight || 'problem' in weight) {
       draft.others.push({ kind: 'fire', body: { act: 'fuel on', fuel } });
       return 1;

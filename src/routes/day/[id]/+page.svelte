@@ -50,7 +50,7 @@
                 names={data.names}
                 problem={of.problem}
                 onchange={(part) => of.change(part)}
-              />{/await}{/if}
+              />{:catch}<p class="problem" role="alert">The form could not be loaded. Load the page again.</p>{/await}{/if}
         </section>{/if}
       <section class="box pad steps" id="steps">
         <h2 class="label">
