@@ -9,33 +9,12 @@ const ahead = '100%';
  */
 export function inParts(parts = 1) {
   let done = $state(0);
-  let near = false;
-  let stop = () => {};
-  const part = () => {
-    stop = () => {};
-    if (near && done < parts) {
-      done++;
-      next();
-    }
-  };
-  function next() {
-    stop();
-    if (!near || done >= parts) return;
-    if (typeof requestIdleCallback === 'undefined') {
-      const timer = setTimeout(part, 20);
-      stop = () => clearTimeout(timer);
-    } else {
-      const asked = requestIdleCallback(part, { timeout: 600 });
-      stop = () => cancelIdleCallback(asked);
-    }
-  }
   onMount(() => {
     const whole = () => flushSync(() => (done = parts));
     const search = (e: KeyboardEvent) => (e.ctrlKey || e.metaKey) && e.key === 'f' && whole();
     addEventListener('beforeprint', whole);
     addEventListener('keydown', search);
     return () => {
-      stop();
       removeEventListener('beforeprint', whole);
       removeEventListener('keydown', search);
     };
@@ -50,19 +29,35 @@ export function inParts(parts = 1) {
     },
     /** Marks where it is made; before there is room for it, an empty place as high as what is to come. */
     place(node: Element) {
+      let stop = () => {};
+      const part = () => {
+        done++;
+        // Looked at anew: what was made may have pushed the place out of reach.
+        observer.unobserve(node);
+        if (done < parts) observer.observe(node);
+      };
       const observer = new IntersectionObserver(
         (seen) => {
-          near = seen.at(-1)!.isIntersecting;
-          next();
+          stop();
+          if (seen.at(-1)!.isIntersecting && done < parts) stop = atRest(part);
         },
-        // What scrolls by itself, such as the log on a desk, is looked ahead in as well.
-        { rootMargin: ahead, scrollMargin: ahead }
+        { rootMargin: ahead }
       );
       observer.observe(node);
       return () => {
-        near = false;
+        stop();
         observer.disconnect();
       };
     }
   };
+}
+
+/** Calls when the page is at rest. Gives back what calls it off. */
+function atRest(then: () => void): () => void {
+  if (typeof requestIdleCallback === 'undefined') {
+    const timer = setTimeout(then, 20);
+    return () => clearTimeout(timer);
+  }
+  const asked = requestIdleCallback(then, { timeout: 600 });
+  return () => cancelIdleCallback(asked);
 }
