@@ -50,36 +50,54 @@ interface Mark {
 
 const stride = 64;
 
-/** Folds entries from scratch. Entries with an id that is already there are ignored. */
+/** Folds entries from scratch. Of entries with one id the first stands. */
 export function fold(context: Context, entries: readonly Entry[]): Log {
   const seen = new Set<string>();
   const sorted = entries.filter((e) => !seen.has(e.id) && seen.add(e.id)).sort(inOrder);
   return refold({ context, entries: [], struck: new Set(), state: start(context), events: [], marks: [] }, sorted, 0);
 }
 
-/** Adds one entry that may have arrived late. Adding it again changes nothing. */
+/**
+ * Adds one entry that may have arrived late. Adding it again changes nothing; but what a device made stands by its own clock
+ * only until the server has placed it.
+ */
 export function add(log: Log, entry: Entry): Log {
-  let place = log.entries.length;
-  while (place > 0 && inOrder(entry, log.entries[place - 1]!) < 0) place--;
+  const known = log.entries.findIndex((e) => e.id === entry.id);
+  const old = log.entries[known];
   // The same id with another time would be two entries under one name: the first stands.
-  if (log.entries.some((e) => e.id === entry.id)) return log;
-  const entries = [...log.entries.slice(0, place), entry, ...log.entries.slice(place)];
+  if (old && (old.receivedAt || !entry.receivedAt)) return log;
+  if (old?.at === entry.at) return { ...log, entries: log.entries.with(known, entry) };
+  const others = old ? log.entries.toSpliced(known, 1) : log.entries;
+  let place = others.length;
+  while (place > 0 && inOrder(entry, others[place - 1]!) < 0) place--;
+  const entries = others.toSpliced(place, 0, entry);
   const target = entry.strikes ? entries.findIndex((e) => e.id === entry.strikes) : -1;
   // A strike may undo another strike, and a late entry may already be struck: both are settled by the struck set below.
-  return refold(log, entries, target >= 0 ? Math.min(place, target) : place);
+  return refold(log, entries, Math.min(place, ...[target, known].filter((i) => i >= 0)));
 }
 
 /**
- * Which entries are struck. Only a later entry can strike an earlier one, so going backwards every striker is settled
- * before what it strikes: a struck strike strikes nothing.
+ * Which entries are struck. A strike works by its target, whatever either clock said: an entry is struck by any striker that
+ * is not struck itself. Those that strike each other in a circle, which no hand can make, strike nothing.
  */
 function strikes(entries: readonly Entry[]): Set<string> {
+  const here = new Set(entries.map((e) => e.id));
+  const strikers = new Map(entries.flatMap((e) => (e.strikes && here.has(e.strikes) ? [[e.id, e.strikes] as const] : [])));
+  const unsettled = new Map<string, number>();
+  for (const target of strikers.values()) unsettled.set(target, (unsettled.get(target) ?? 0) + 1);
   const struck = new Set<string>();
-  const aimed = new Set<string>();
-  for (let i = entries.length - 1; i >= 0; i--) {
-    const entry = entries[i]!;
-    if (aimed.has(entry.id)) struck.add(entry.id);
-    else if (entry.strikes) aimed.add(entry.strikes);
+  // From the strikers that nobody aims at to what they strike; each is settled once.
+  const settled = [...strikers.keys()].filter((id) => !unsettled.has(id));
+  for (const id of settled) {
+    const target = strikers.get(id)!;
+    if (!struck.has(id)) {
+      if (!struck.has(target) && strikers.has(target)) settled.push(target);
+      struck.add(target);
+    } else {
+      const left = unsettled.get(target)! - 1;
+      unsettled.set(target, left);
+      if (left === 0 && !struck.has(target) && strikers.has(target)) settled.push(target);
+    }
   }
   return struck;
 }
@@ -96,8 +114,8 @@ function refold(log: Log, entries: readonly Entry[], from: number): Log {
       entries.findIndex((e) => struck.has(e.id) !== log.struck.has(e.id))
     );
   const { context } = log;
-  if (begin === entries.length - 1 && log.entries.length === begin) {
-    // The common case: one entry at the end, nothing else changed. Nothing comes after it that could have struck it.
+  if (begin === entries.length - 1 && log.entries.length === begin && !struck.has(entries[begin]!.id)) {
+    // The common case: one entry at the end, nothing else changed.
     const marks = begin % stride === 0 ? [...log.marks, { state: log.state, events: log.events.length }] : log.marks;
     const { state, told } = step(log.state, entries[begin]!, context);
     return { context, entries, struck, marks, state, events: told.length ? [...log.events, ...told] : log.events };

@@ -110,6 +110,35 @@ describe('the fold', () => {
     expect(fold(context, [...base, entry(3, 'strike', {}, 2), entry(4, 'strike', {}, 3)]).state.pressure?.value).toBe(psi(660));
   });
 
+  it('a strike works by its target, whatever the clocks said, and those in a circle strike nothing', () => {
+    const high = entry(2, 'reading', { pressure: psi(660) });
+    const before = [entry(1, 'reading', { pressure: psi(60) }), high];
+    // The phone that struck it is five minutes slow: the strike stands before what it strikes, and may come first.
+    const slow = { ...entry(3, 'strike', {}, 2), at: new Date(t0 - 300_000).toISOString() };
+    expect(fold(context, [...before, slow]).state.pressure?.value).toBe(psi(60));
+    expect(add(fold(context, [before[0]!, slow]), high).state.pressure?.value).toBe(psi(60));
+    expect(fold(context, [...before, slow, entry(4, 'strike', {}, 3)]).state.pressure?.value).toBe(psi(660));
+    const circle = [entry(5, 'strike', {}, 6), entry(6, 'strike', {}, 5), entry(7, 'strike', {}, 7)];
+    expect(fold(context, [...before, ...circle]).struck.size).toBe(0);
+    // Of two strikers one is struck: the other still strikes. What is not there cannot be struck.
+    const two = [entry(8, 'strike', {}, 2), entry(9, 'strike', {}, 2), entry(10, 'strike', {}, 8), entry(11, 'strike', {}, 99)];
+    expect([...fold(context, [...before, ...two]).struck].sort()).toEqual([id(2), id(8)]);
+  });
+
+  it('what a device made stands by its own clock until the server has placed it', () => {
+    const mine = entry(500, 'reading', { pressure: psi(20) });
+    const theirs = { ...entry(400, 'reading', { pressure: psi(70) }), receivedAt: mine.at };
+    const before = fold(context, [theirs, mine]);
+    expect(before.state.pressure?.value).toBe(psi(20));
+    const placedAt = new Date(t0 + 200_000).toISOString();
+    const after = add(before, { ...mine, at: placedAt, receivedAt: mine.at, clock: { said: mine.at, ahead: 300_000 } } as Entry);
+    expect([after.state.pressure?.value, after.entries.map((e) => e.id)]).toEqual([psi(70), [mine.id, theirs.id]]);
+    // The same time again: nothing is folded anew, and its receipt is known.
+    const same = add(before, { ...mine, receivedAt: mine.at });
+    expect([same.state === before.state, same.entries[1]?.receivedAt]).toEqual([true, mine.at]);
+    expect(add(after, mine)).toBe(after);
+  });
+
   it('a long log is marked each 64 entries however it grew; a late or struck entry is folded from the mark before it', () => {
     const many = Array.from({ length: 200 }, (_, i) => entry(i + 1, 'fire', { act: 'fuel on', amount: 1 }));
     const full = fold(context, many);
@@ -241,6 +270,16 @@ describe('the quick line', () => {
     ['thinned', [{ kind: 'fire', body: { act: 'thin' } }]],
     ['injector knocked off', [{ kind: 'feed', body: { feed: 'Injector', on: false } }]],
     ['axle pump to both', [{ kind: 'feed', body: { feed: 'Axle pump', on: true, to: 'both' } }]],
+    ['raked', [{ kind: 'fire', body: { act: 'rake' } }]],
+    [
+      'coal lit',
+      [
+        { kind: 'fire', body: { act: 'fuel on', fuel: 'coal' } },
+        { kind: 'fire', body: { act: 'light' } }
+      ]
+    ],
+    ['temp 85', [{ kind: 'reading', body: { temperature: 358.15 } }]],
+    ['temp 85 c 20', [{ kind: 'reading', body: { pressure: psi(20), temperature: 358.15 } }]],
     ['  ', []],
     ['note Left clack weeps at 30', [{ kind: 'note', body: { text: 'Left clack weeps at 30' } }]]
   ])('%s', (line, entries) => {
@@ -258,6 +297,22 @@ describe('the quick line', () => {
     const jumped = quickLine('1', around([entry(50, 'reading', { glass: 0.3, glassAt: null })], 60));
     expect(jumped.asks).toEqual([]);
     expect(quickLine('3/4', around([entry(50, 'reading', { glass: 0.3, glassAt: null })], 60)).asks[0]).toContain('10 s');
+  });
+
+  it('and asks nothing of one that is plausible', () => {
+    for (const line of ['117 psi', '0 psi', '1/2', 'coal', '65 1/2']) expect(read(line).asks).toEqual([]);
+    expect(read('118 psi').asks[0]).toContain('90');
+    expect(read('-1 psi').asks).toEqual(['A pressure below nothing: is the boiler cooling shut?']);
+    const blind = { ...around(), fitOut: { ...fitOut, glasses: [] } };
+    expect([quickLine('1/2', blind).asks, quickLine('65', blind).asks]).toEqual([
+      ['This engine has no gauge glass: log it all the same?'],
+      []
+    ]);
+  });
+
+  it('a word whose second half is missing or cannot be is not understood', () => {
+    for (const line of ['tank', 'tank 65', 'tank wibble', 'temp', 'temp wibble', 'fire', 'fire 65 wibble', 'lift wibble'])
+      expect(read(line), line).toMatchObject({ entries: [], problem: expect.any(String) });
   });
 
   it('hears the second of two things of one kind as a slip, not as the truth', () => {

@@ -67,6 +67,10 @@ describe('an entry as a line of the log, and as the quick line gives it back', (
     const { context } = steaming('Marsh Hen', []);
     const step = context.procedure.steps[0]!;
     expect(say(made('tick', { step: step.key, outcome: 'done' }), usualUnits, context.procedure)).toBe(step.what);
+    const last = context.procedure.steps.at(-1)!;
+    expect(say(made('tick', { step: last.key, outcome: 'done' }), usualUnits, context.procedure)).toBe(last.what);
+    // Of another engine, or of a library that has changed: its key is all that is left.
+    expect(say(made('tick', { step: 'gone', outcome: 'done' }), usualUnits, context.procedure)).toBe('Gone');
     expect(say(made('reading', { pressure: 4e5 }), metric)).toBe(`4.0${thin}bar`);
   });
   it('is marked with what it lacked when it was told, and only the tick that stands', () => {
@@ -168,6 +172,7 @@ describe('what the Logbook lists', () => {
       lit,
       pressure(1, 10),
       pressure(2, 999),
+      [2.5, 'reading', { glass: 0.5, glassAt: null }],
       [3, 'strike', {}, 2],
       [4, 'tick', { step: 'papers', outcome: 'done' }],
       [5, 'tick', { step: 'carried', outcome: 'skipped', reason: 'nothing was' }],
@@ -177,13 +182,13 @@ describe('what the Logbook lists', () => {
     const steps = log.context.procedure.steps.length;
     const ticked = Object.keys(log.state.steps).length;
     expect(summarise(log)).toMatchObject({
-      readings: 1,
+      readings: 2,
       faults: 1,
       skipped: ticked - 1,
       missed: steps - ticked,
       fuel: 0.5,
       rounds: 1,
-      entries: 7
+      entries: 8,
     });
     expect(ticked).toBeGreaterThan(0);
   });
