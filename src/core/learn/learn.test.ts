@@ -131,6 +131,26 @@ describe('learning an engine', () => {
     expect(learned.raisings.find((r) => r.id === 's5')!.leftOut).toBe(true);
   });
 
+  it('judges each raising by what was to be expected before it: on the band’s edge it held; one that never arrived is not judged', () => {
+    const { reached: _, ...past } = told[0]!.past;
+    const judged = (reached?: number) =>
+      learn(tender, [{ ...told[0]!, past: { ...past, ...(reached === undefined ? {} : { reached }) } }], nothing);
+    const unjudged = judged();
+    const { early, late } = unjudged.raisings[0]!.expected;
+    expect(unjudged.raisings[0]).not.toHaveProperty('held');
+    expect(unjudged.score).toEqual({ held: 0, of: 0 });
+    expect([early, late, early - 1, late + 1].map((at) => judged(at).raisings[0])).toMatchObject([
+      { held: true, reached: early },
+      { held: true, reached: late },
+      { held: false, reached: early - 1 },
+      { held: false, reached: late + 1 }
+    ]);
+    expect([judged(early).score, judged(late + 1).score]).toEqual([
+      { held: 1, of: 1 },
+      { held: 0, of: 1 }
+    ]);
+  });
+
   it('stays with its class when there is nothing to learn from', () => {
     expect(heatingFrom(usual, [])).toBe(usual);
     expect(learn(tender, [], nothing).figures).toEqual([]);
