@@ -22,6 +22,8 @@ import {
   withFill
 } from '.';
 import { checkPlan, readablePlan } from './check';
+import { keptUntil } from './sheet';
+import { tasksOf } from './tasks';
 
 const patternOf = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
 const clock = (time: string) => Date.parse(`2026-06-13T${time}:00Z`);
@@ -189,6 +191,52 @@ describe('the day sheet', () => {
     expect(cold.behind).toBeGreaterThan(0);
     expect(cold.skip.length).toBeGreaterThan(0);
     for (const cut of cold.skip) expect(henDay.procedure.steps.find((s) => s.what === cut.what)?.must).toBe(false);
+  });
+
+  it('once it is lit the match is not waited for, ticked or not, and the last gate says when it is up', () => {
+    const done = new Set(henDay.procedure.steps.filter((s) => s.phase !== 'Raise').map((s) => s.key));
+    const match = tasksOf(henDay.procedure, dayOf(), henDay.raise).find((t) => t.lights)!.step.key;
+    const under = { ...henDay, plan: dayOf(), now: clock('10:20'), litAt: clock('10:15') };
+    const [ticked, unticked] = [new Set([...done, match]), new Set([...done].filter((k) => k !== match))];
+    expect(replan({ ...under, done: unticked })).toEqual(replan({ ...under, done: ticked }));
+    const at = (minute: number) => ({
+      early: clock('10:20') + minute * 60_000,
+      middle: clock('10:20') + minute * 60_000,
+      late: clock('10:20') + minute * 60_000,
+      sure: 1
+    });
+    const live = [10, 50].map((minute, i) => ({ pressure: henDay.raise.gates[i]!.pressure, band: at(minute) }));
+    expect(replan({ ...under, done: ticked, live })!.ready).toBeGreaterThanOrEqual(clock('11:10'));
+    expect(replan({ ...under, done: ticked, live: live.slice(0, 1) })!.ready).toBeLessThan(clock('11:10'));
+  });
+
+  it('a keeper who is elsewhere between the match and the end of the running begins after that; before and after they are free', () => {
+    const plan = dayOf({ people: [helper, keeper] });
+    const free = daySheet({ ...henDay, plan });
+    const of = (from: number, to: number, who = keeper.name) => daySheet({ ...henDay, plan, busy: { [who]: [[from, to]] } });
+    const [until, min] = [keptUntil(plan, Math.max(clock('11:00'), free.ready)), 60_000];
+    for (const [from, to] of [
+      [free.light + min, free.light + 2 * min],
+      [free.light - 9 * min, free.light + min],
+      [until - min, until + min]
+    ] as const) {
+      const moved = of(from, to);
+      expect(moved.begin).toBeGreaterThanOrEqual(to);
+      expect(moved.problems.join(' ')).toContain(`${keeper.name} is with another engine until {at:${to}}`);
+    }
+    for (const other of [of(until, until + 60 * min), of(free.begin - 60 * min, free.begin - 30 * min)]) expect(other).toEqual(free);
+    expect(of(free.light + min, until, helper.name).problems.join(' ')).not.toContain('another engine');
+  });
+
+  it('a plan that says little is given the rest, and the names of steps and things have their length', () => {
+    const { tests: _, minutes: __, without: ___, packed: ____, end: _____, ...little } = dayOf();
+    expect(checkPlan(little)).toEqual({ plan: dayOf() });
+    const [long, longer] = ['x'.repeat(60), 'x'.repeat(61)];
+    const taken = (more: object) => 'plan' in checkPlan({ ...dayOf(), ...more });
+    expect([{ without: [long] }, { minutes: { [long]: 3 } }, { packed: ['y'.repeat(120)] }].map(taken)).toEqual([true, true, true]);
+    expect([{ without: [longer] }, { minutes: { [longer]: 3 } }, { packed: ['y'.repeat(121)] }].map(taken)).toEqual([false, false, false]);
+    expect(checkPlan({ ...dayOf(), end: 'soon' })).toMatchObject({ field: 'end', sentence: expect.stringContaining('2026-06-13T11:00') });
+    expect(usualPlan('Wenna Thrale', iso('11:00'), 'first train')).toEqual(dayOf({ air: 286.15, water: 284.15 }));
   });
 
   it('leaves no step out for an engine that may not get there, says so, and gives no time when no steam is in sight', () => {
