@@ -1,6 +1,7 @@
 import { boilingAt } from '../steam';
 import { type Plant, airLeft, energyAt, type EnergyTable, energyTable, needleAt, spaceAt, temperatureAt } from '../boiler';
 import { chance, type Chance } from '../chance';
+import { toSi } from '../units';
 import type { Heating } from './heating';
 
 /**
@@ -120,7 +121,7 @@ export type Seen =
   /** The relief feathers, the whistle holds its note: about this pressure, Pa. */
   | { readonly kind: 'about'; readonly value: number };
 
-const psi = 6894.757;
+const psi = toSi(1, 'pressure', 'psi');
 
 /** Spread of one reading of a needle, Pa: √(1.2² + (0.02 p)²) psi. */
 export const needleSpread = (p: number): number => Math.sqrt((1.2 * psi) ** 2 + (0.02 * p) ** 2);

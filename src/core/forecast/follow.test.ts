@@ -7,7 +7,7 @@ import { pastOf } from '../learn';
 import { add, type Entry, fold, type Log } from '../log';
 import { psi } from '../units';
 import { warnings } from '../watch';
-import { classHeating, follow, type Heating, following, live, liveOf } from '.';
+import { classHeating, fedOf, follow, type Heating, following, live, liveOf } from '.';
 
 const { fitOut, context, t0, entry, done, valve, log } = morning();
 const plant = plantOf(fitOut);
@@ -63,6 +63,33 @@ describe('ticked through by hand, with no entry that the step does not ask for',
     for (const v of ['blower', 'whistle', 'regulator', 'drains', 'fan'] as const) expect([...valves]).toContain(v);
     expect(told.state.tank?.value).toBe(1);
     expect(pastOf(told)!.blowerAt).toBeGreaterThan(0);
+  });
+});
+
+describe('what was fed', () => {
+  it('is a span with its rate: as measured, as the feed gives, or still running; to the tank it is none', () => {
+    const feed = (minute: number, name: string, on: boolean, more: object = {}) => entry(minute, 'feed', { feed: name, on, ...more });
+    const of = (...entries: Entry[]) => {
+      const l = log(entry(0, 'fire', { act: 'light' }), ...entries);
+      const f = following(l, plant, heating);
+      follow(f, l);
+      return fedOf(f);
+    };
+    const rate = (name: string) => plant.feeds.find((x) => x.name === name)!.rate;
+    const at = (minute: number) => t0 / 1000 + minute * 60;
+    expect(of(feed(10, 'Injector', true, { to: 'boiler' }))).toEqual([{ from: at(10), rate: rate('Injector') }]);
+    expect(of(feed(10, 'Injector', true, { to: 'boiler' }), feed(12, 'Axle pump', true, { to: 'both' })).map((x) => x.rate)).toEqual([
+      rate('Injector'),
+      rate('Axle pump')
+    ]);
+    expect(of(feed(10, 'Injector', true, { to: 'boiler' }), feed(12, 'Injector', false))).toEqual([
+      { from: at(10), to: at(12), rate: rate('Injector') }
+    ]);
+    expect(of(feed(10, 'Injector', true, { to: 'boiler' }), feed(12, 'Injector', false, { volume: 0.0006 }))).toEqual([
+      { from: at(10), to: at(12), rate: 0.6 / 120 }
+    ]);
+    expect(of(feed(10, 'Injector', true, { to: 'tank' }))).toEqual([]);
+    expect(of(feed(10, 'Bucket', true, { to: 'boiler' }))).toEqual([{ from: at(10), rate: 0 }]);
   });
 });
 

@@ -36,6 +36,16 @@ describe('what is said of a steaming under way', () => {
     const first = at([cold, lit], 12);
     expect(first.unsure).toContain('Fewer than two readings');
     expect(minutes(first.steam!.middle)).toBeGreaterThan(12);
+    // An edge is a moment of the same day, on its own side of the middle.
+    expect(minutes(first.steam!.early)).toBeGreaterThan(11);
+    expect(first.steam!.early).toBeLessThan(first.steam!.middle);
+    expect(first.steam!.late).toBeGreaterThan(first.steam!.middle);
+    expect(minutes(first.steam!.late)).toBeLessThan(300);
+    expect([[], [pressure(10, 5)], [pressure(10, 5), pressure(11, 8)]].map((r) => at([cold, lit, ...r], 12).on.split(',')[0])).toEqual([
+      'No reading yet',
+      'One reading',
+      '2 readings'
+    ]);
     const slow = at([cold, lit, pressure(10, 0), pressure(14, 1), pressure(18, 6)], 18);
     expect(slow.unsure).toBeUndefined();
     expect(slow.readings).toBe(3);
