@@ -4,7 +4,8 @@ declare global {
   namespace App {
     interface Locals {
       member?: Member;
-      sessionHash?: string;
+      /** What it is kept by, and until when it is good. */
+      session?: { hash: string; until: Date };
       theme: 'sheet' | 'lamp' | 'sun';
     }
     interface Error {

@@ -27,7 +27,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   const found = token ? await sessionMember(token) : undefined;
   if (found) {
     locals.member = found.member;
-    locals.sessionHash = found.hash;
+    locals.session = found.session;
   }
   if (!found && event.route.id && !open.test(url.pathname)) {
     if (url.pathname.startsWith('/api/'))

@@ -10,7 +10,7 @@ const shell = `joram-shell-${version}`;
 const pages = 'joram-pages';
 const shellFiles = [...build, ...files];
 /** Pages that are worth having without a network: the engine at hand and its day, not the office. */
-const kept = /^\/(?:$|footplate\/|(?:engines|day)\/[0-9a-f-]{36}$)/;
+const kept = /^\/(?:$|waiting$|footplate\/|(?:engines|day)\/[0-9a-f-]{36}$)/;
 /** The most pages that are kept; the oldest goes first. */
 const most = 12;
 

@@ -2,11 +2,15 @@
   import '$lib/joram.css';
   import { page } from '$app/state';
   import { onMount } from 'svelte';
+  import { outbox } from '$lib/outbox/index.svelte';
+  import WaitingHere from '$lib/outbox/WaitingHere.svelte';
   import SignOut from '$lib/sheet/SignOut.svelte';
 
   let { data, children } = $props();
   // Until the page is alive, what is drawn to be pointed at says so.
   onMount(() => document.documentElement.setAttribute('data-live', ''));
+  // Whatever page is open delivers what waits on this device, for whoever is signed in.
+  $effect(() => outbox().open(data.member?.id));
   const places = [
     { href: '/', name: 'Yard' },
     { href: '/day', name: 'Day sheets' },
@@ -32,6 +36,7 @@
     <SignOut />
   </nav>
 {/if}
+{#if !onFootplate}<WaitingHere signedIn={data.member !== undefined} />{/if}
 <main id="main" tabindex="-1">{@render children()}</main>
 
 <style>

@@ -53,12 +53,15 @@ async function openSession(club: string, member: string) {
 }
 
 /** Who a session cookie belongs to: asked on every request, so it is one question. */
-export async function sessionMember(token: string): Promise<{ member: Member; hash: string } | undefined> {
+export async function sessionMember(token: string): Promise<{ member: Member; session: { hash: string; until: Date } } | undefined> {
   const hashed = digest(token);
   const [row] = await sql`select * from session_member(${hashed})`;
   if (!row) return undefined;
-  const { clubId: club, clubName, memberId: id, signIn, demo, name, roles, settings, zone } = row;
-  return { hash: hashed, member: { club, clubName, demo, zone, id, name, signIn, roles, units: { ...usualUnits, ...settings.units } } };
+  const { clubId: club, clubName, memberId: id, signIn, demo, name, roles, settings, zone, expiresAt } = row;
+  return {
+    session: { hash: hashed, until: expiresAt },
+    member: { club, clubName, demo, zone, id, name, signIn, roles, units: { ...usualUnits, ...settings.units } }
+  };
 }
 
 export const endSession = (member: Member, hashed: string) =>

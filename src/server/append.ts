@@ -1,112 +1,153 @@
-import { type Entry, type EntryOf, fold, inOrder, tickRefused } from '$core/log';
-import { printMarks, usualUnits } from '$core/units';
-import { inClub } from './database';
+import { add, closing, type Entry, type EntryOf, fold, inOrder, type Log, mayNotEnter, placed } from '$core/log';
+import { printMarks, Refusal, usualUnits } from '$core/units';
+import { inClub, sql } from './database';
+import { logIn } from './live/warm';
 import { allowed, type Member } from './members';
 import { settle } from './sql/derived';
-import { entriesIn } from './sql/entry';
-import { json, type Tx } from './sql/json';
+import type { Tx } from './sql/json';
 import { derivePlans } from './sql/plan';
-import { contextOf, steamingIn } from './sql/steaming';
+
+/** An entry as it comes: by its device's clock, and how far ahead of the server's that was measured to be, ms. */
+export type Sent = Pick<Entry, 'id' | 'kind' | 'at' | 'strikes' | 'body'> & { readonly ahead?: number };
+
+export interface Appended {
+  readonly stored: number;
+  readonly refused: readonly { readonly id: string; readonly field: string; readonly sentence: string }[];
+}
+type Row = { engineId: string; endedAt: Date | null; fresh: string[] | null };
+
+/** What is asked about before it goes in: a step's evidence, a signature, a strike; the rest of what a person says is taken. */
+const isJudged = (e: Sent) => e.kind === 'tick' || e.kind === 'sign' || e.kind === 'override' || e.strikes !== undefined;
+/** What means something outside the log. */
+const isTold = (e: Sent) => e.kind === 'fault';
 
 /**
- * Stores entries, each once. What an entry means outside the log (a fault, the end of the steaming) is brought up to date
- * in the same transaction.
+ * Stores entries, each once. What an entry means outside the log (a fault, the end of the steaming) is brought up to date in the
+ * same transaction. Most are one statement: no rule is to be asked of them while the steaming is open.
+ * @returns nothing when there is no such steaming
  */
-export async function appendEntries(
-  member: Member,
-  steamingId: string,
-  entries: readonly (Omit<Entry, 'by'> & { by?: string })[]
-): Promise<{ stored: number; last: number; refused: { id: string; sentence: string }[] } | undefined> {
-  const club = member.club;
+export async function appendEntries(member: Member, steamingId: string, sent: readonly Sent[]): Promise<Appended | undefined> {
+  const received = Date.now();
+  const entries = sent.map(
+    ({ ahead, at, ...e }) =>
+      ({
+        ...e,
+        ...placed(Date.parse(at), ahead, received),
+        receivedAt: new Date(received).toISOString(),
+        by: member.name,
+        source: 'person',
+        ...(ahead === undefined ? {} : { ahead })
+      }) as Entry & { ahead?: number }
+  );
+  const rows = entries.map((e) => ({
+    id: e.id,
+    kind: e.kind,
+    at: e.at,
+    said: e.clock?.said,
+    ahead: e.ahead,
+    received: e.receivedAt,
+    maker: member.id,
+    name: member.name,
+    source: e.source,
+    body: e.body,
+    strikes: e.strikes
+  }));
+  const { club } = member;
+  const store = (tx: Pick<Tx, 'json'> & typeof sql, of: typeof rows, openOnly: boolean) =>
+    tx<Row[]>`select * from append_entries(${club}, ${steamingId}, ${tx.json(of as never)}, ${openOnly})`;
+  if (!sent.some((e) => isJudged(e) || isTold(e))) {
+    const [row] = await store(sql, rows, true);
+    if (!row) return undefined;
+    if (row.fresh) return { stored: row.fresh.length, refused: [] };
+  }
   return inClub(club, async (tx) => {
-    const refused = await ticksRefused(tx, club, steamingId, entries);
-    const taken = entries.filter((e) => refused.every((r) => r.id !== e.id));
-    if (!taken.length) return { stored: 0, last: 0, refused };
-    const rows = taken.map((e) => ({
-      club_id: club,
-      entry_id: e.id,
-      steaming_id: steamingId,
-      kind: e.kind,
-      at: e.at,
-      by_id: member.id,
-      by_name: member.name,
-      source: e.source,
-      body: json(tx, e.body),
-      strikes: e.strikes ?? null
-    }));
-    // Both are sent at once; when the steaming turns out not to be there or not to have begun, neither has happened.
-    const [[s], stored] = await Promise.all([
-      tx<{ engineId: string; endedAt: Date | null }[]>`
-        select engine_id, ended_at from steaming where club_id = ${club} and steaming_id = ${steamingId} and started_at is not null`.execute(),
-      tx<{ id: string; seq: string }[]>`
-        insert into entry ${tx(rows as never)} on conflict (club_id, entry_id) do nothing returning entry_id as id, seq`
-    ]);
-    if (!s) throw new NotBegun();
-    const fresh = new Set(stored.map((r) => r.id));
-    const faults = taken.flatMap((e) =>
-      e.kind === 'fault' && fresh.has(e.id)
-        ? [
-            {
-              club_id: club,
-              fault_id: e.id,
-              engine_id: s.engineId,
-              steaming_id: steamingId,
-              ...(e.body as EntryOf<'fault'>['body']),
-              raised_at: e.at,
-              raised_by: member.name
-            }
-          ]
-        : []
+    await tx`select pg_advisory_xact_lock(hashtextextended(${steamingId}, 0))`;
+    const log = await logIn(tx, club, steamingId);
+    if (!log) return undefined;
+    const { taken, refused } = judge(entries, log, member, received);
+    const [row] = await store(
+      tx as never,
+      rows.filter((r) => taken.has(r.id)),
+      false
     );
-    if (faults.length) await tx`insert into fault ${tx(faults)} on conflict do nothing`;
-    const struck = taken.filter((e) => e.strikes && fresh.has(e.id)).map((e) => e.strikes!);
-    // A bar is not struck away by just anyone: only by those who may clear one, or at once by whoever raised it.
-    if (struck.length)
-      await tx`update fault set withdrawn_at = now() where club_id = ${club} and fault_id in ${tx(struck)} and steaming_id = ${steamingId}
-        and (forbids <> 'steaming' or ${allowed(member, 'clear a bar')} or (raised_by = ${member.name} and raised_at > now() - interval '1 minute'))`;
-    // The end, and anything that reaches a record after its end, rewrites the summary from the one fold, and what is to come from that.
-    if (fresh.size && (s.endedAt || taken.some((e) => e.kind === 'sign' && fresh.has(e.id)))) {
-      await settle(tx, club, steamingId);
-      await derivePlans(tx, club, s.engineId);
-    }
-    return { stored: stored.length, last: Math.max(0, ...stored.map((r) => Number(r.seq))), refused };
-  }).catch((error: { code?: string }) => {
-    // 23503: no such steaming in this club for the entries to belong to.
-    if (error instanceof NotBegun || error.code === '23503') return undefined;
-    throw error;
+    if (!row) return undefined;
+    const fresh = new Set(row.fresh);
+    const stored = entries.filter((e) => fresh.has(e.id));
+    await tellFaults(tx, member, row.engineId, steamingId, stored);
+    if (stored.length) await keepEnd(tx, club, steamingId, row, log, stored);
+    return { stored: stored.length, refused };
   });
 }
-class NotBegun extends Error {}
 
-/** A tick that arrives this long after it was made was judged by the device that made it, with what it knew: it is taken, ms. */
-const madeNow = 2 * 60_000;
-
-/**
- * Ticks of now that the log does not bear out, each with why: the same rule that the button asks. One that comes late is taken
- * and the fold marks it; so is nothing here that was stored before, for it is only sent again.
- */
-async function ticksRefused(
-  tx: Tx,
-  club: string,
-  id: string,
-  entries: readonly (Omit<Entry, 'by'> & { by?: string })[]
-): Promise<{ id: string; sentence: string }[]> {
-  const now = Date.now();
-  const ticks = entries.filter((e) => e.kind === 'tick' && Math.abs(now - Date.parse(e.at)) < madeNow) as EntryOf<'tick'>[];
-  const found = ticks.length ? await steamingIn(tx, club, id) : undefined;
-  if (!found) return [];
-  const context = contextOf(found);
-  const before = (await entriesIn(tx, club, id)).entries;
-  const known = new Set(before.map((e) => e.id));
-  const refused: { id: string; sentence: string }[] = [];
-  for (const tick of ticks.filter((t) => !known.has(t.id))) {
-    const others = [...before, ...(entries as Entry[])].filter((e) => e.id !== tick.id && refused.every((r) => r.id !== e.id));
-    const at = Date.parse(tick.at);
+/** Each entry by the log as it stands before it, in the order in which they were made. What is there already is only sent again. */
+function judge(entries: readonly Entry[], before: Log, member: Member, now: number) {
+  const maker = { name: member.name, may: (right: Parameters<typeof allowed>[1]) => allowed(member, right) };
+  const known = new Set(before.entries.map((e) => e.id));
+  const taken = new Set<string>();
+  const refused: Appended['refused'][number][] = [];
+  let log = before;
+  for (const entry of [...entries].sort(inOrder)) {
+    if (known.has(entry.id)) {
+      taken.add(entry.id);
+      continue;
+    }
     // Two clocks may differ by seconds: what was there before it, or what is there by now, must bear it out.
-    const why = (list: readonly Entry[]) => tickRefused(tick.body, fold(context, list).state, context.procedure, at);
-    const sentence =
-      why(others.filter((e) => inOrder(e, tick) < 0)) && why(others.filter((e) => e.kind !== 'tick' || inOrder(e, tick) < 0));
-    if (sentence) refused.push({ id: tick.id, sentence: printMarks(sentence, usualUnits) });
+    const no =
+      mayNotEnter(entry, log, maker, now) &&
+      mayNotEnter(
+        entry,
+        fold(
+          log.context,
+          log.entries.filter((e) => inOrder(e, entry) < 0)
+        ),
+        maker,
+        now
+      );
+    if (no) refused.push({ id: entry.id, field: no.field, sentence: printMarks(no.sentence, usualUnits) });
+    else {
+      taken.add(entry.id);
+      log = add(log, entry);
+    }
   }
-  return refused;
+  return { taken, refused };
+}
+
+/** Faults stand on their own page too. A strike takes back a note; what forbids something stands until somebody who may has cleared it. */
+async function tellFaults(tx: Tx, member: Member, engineId: string, steamingId: string, stored: readonly Entry[]) {
+  const { club } = member;
+  const faults = stored
+    .filter((e): e is EntryOf<'fault'> => e.kind === 'fault')
+    .map(({ id, at, body }) => ({
+      club_id: club,
+      fault_id: id,
+      engine_id: engineId,
+      steaming_id: steamingId,
+      ...body,
+      raised_at: at,
+      raised_by: member.name,
+      raised_by_id: member.id
+    }));
+  if (faults.length) await tx`insert into fault ${tx(faults)} on conflict do nothing`;
+  const struck = stored.flatMap((e) => e.strikes ?? []);
+  if (struck.length)
+    await tx`update fault set withdrawn_at = now()
+      where club_id = ${club} and fault_id in ${tx(struck)} and steaming_id = ${steamingId} and forbids = 'nothing'`;
+}
+
+/** The end, and anything that reaches a log after its end, rewrites the summary from the one fold, and what is to come from that. */
+async function keepEnd(tx: Tx, club: string, id: string, row: Row, before: Log, stored: readonly Entry[]) {
+  const ended = stored.reduce(add, before).state.endedAt;
+  const end = closing(before);
+  if (!ended && end && stored.some((e) => e.strikes === end.id)) {
+    // Its signature was struck: it is under way again.
+    await tx`update steaming set ended_at = null where club_id = ${club} and steaming_id = ${id}`.catch((error: { code?: string }) => {
+      if (error.code === '23505')
+        throw new Refusal('strikes', 'This engine is in steam again: its last record stays closed.', { code: 'conflict' });
+      throw error;
+    });
+    return;
+  }
+  if (!ended) return;
+  await settle(tx, club, id);
+  await derivePlans(tx, club, row.engineId);
 }

@@ -26,6 +26,8 @@ const may = {
   'start steaming': ['owner', 'steward', 'operator', 'examiner'],
   'sign as keeper': ['owner', 'steward', 'operator', 'examiner'],
   'sign as examiner': ['examiner'],
+  'add late notes': ['owner', 'steward', 'examiner'],
+  'strike a signature': ['owner', 'steward'],
   override: ['owner', 'steward'],
   'edit engines': ['owner', 'steward', 'operator'],
   'keep papers': ['owner', 'steward', 'examiner'],

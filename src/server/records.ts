@@ -2,29 +2,19 @@ import { checkRecord, type KeptEntry, type RecordDocument, recordDocument } from
 import { Refusal } from '$core/units';
 import type { Member } from './members';
 import { inClub } from './database';
-import { json, type Tx } from './sql/json';
+import { entriesIn } from './sql/entry';
+import { json } from './sql/json';
 import { settle } from './sql/derived';
 import { derivePlans } from './sql/plan';
 import { type Steaming, steamingIn } from './sql/steaming';
 import { newId } from './uuid';
-
-/** A steaming's whole log as it is kept, in the order of arrival. */
-const keptIn = async (tx: Tx, club: string, id: string): Promise<KeptEntry[]> =>
-  (
-    await tx<{ id: string; kind: string; at: Date; receivedAt: Date; by: string; source: string; body: unknown; strikes: string | null }[]>`
-      select entry_id as id, kind, at, received_at, by_name as by, source, body, strikes from entry
-      where club_id = ${club} and steaming_id = ${id} order by seq limit 20000`
-  ).map(
-    ({ at, receivedAt, strikes, ...e }) =>
-      ({ ...e, at: at.toISOString(), receivedAt: receivedAt.toISOString(), ...(strikes ? { strikes } : {}) }) as KeptEntry
-  );
 
 /** A steaming with its log as it is kept: what every export is made from. */
 export const kept = (club: string, id: string): Promise<{ steaming: Steaming & { engine: string }; entries: KeptEntry[] } | undefined> =>
   inClub(club, async (tx) => {
     const steaming = await steamingIn(tx, club, id);
     if (!steaming?.startedAt) return undefined;
-    return { steaming: { ...steaming, engine: steaming.fitOut.name }, entries: await keptIn(tx, club, id) };
+    return { steaming: { ...steaming, engine: steaming.fitOut.name }, entries: (await entriesIn(tx, club, id)).entries as KeptEntry[] };
   });
 
 const iso = (date: Date | null) => date && date.toISOString();
@@ -78,6 +68,8 @@ export async function importRecord(member: Member, record: RecordDocument): Prom
       steaming_id: s.id,
       kind: e.kind,
       at: e.at,
+      said_at: e.clock?.said ?? null,
+      ahead_ms: e.clock?.ahead ?? null,
       received_at: e.receivedAt,
       by_id: member.id,
       by_name: e.by,

@@ -58,7 +58,7 @@ describe.skipIf(!url)('joram derive', () => {
         id: timeOrderedId(Date.now(), crypto.getRandomValues(new Uint8Array(10))),
         kind: 'sign',
         at: new Date().toISOString(),
-        body: { as: 'keeper', name: 'Idony' }
+        body: { as: 'keeper', name: 'Idony Marlpit' }
       };
       await one.post(`/api/steamings/${started}/entries`, { entries: [sign] });
       expect(await said()).toEqual(right);

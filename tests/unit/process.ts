@@ -26,22 +26,24 @@ export async function feed(url: string, headers: Record<string, string>) {
   const response = await fetch(url, { headers, signal: stop.signal });
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
   let text = '';
+  async function found(match: (block: string) => boolean, ms: number): Promise<{ id: string; data: string; waited: number }> {
+    const from = Date.now();
+    for (;;) {
+      for (const block of text.split('\n\n').slice(0, -1))
+        if (match(block))
+          return { id: /^id: (.*)$/m.exec(block)?.[1] ?? '', data: /^data: (.*)$/m.exec(block)![1]!, waited: Date.now() - from };
+      const left = ms - (Date.now() - from);
+      const next = await Promise.race([reader.read(), new Promise<undefined>((done) => setTimeout(done, Math.max(0, left)))]);
+      if (!next || next.done) throw new Error(`nothing that matches came within ${ms} ms; so far: ${text.slice(-500)}`);
+      text += next.value;
+    }
+  }
   return {
     status: response.status,
     /** Waits for an event whose data matches; gives back its id and data. */
-    async until(match: (data: string) => boolean, ms = 5000): Promise<{ id: string; data: string; waited: number }> {
-      const from = Date.now();
-      for (;;) {
-        for (const block of text.split('\n\n')) {
-          const data = /^data: (.*)$/m.exec(block)?.[1];
-          if (data && match(data)) return { id: /^id: (.*)$/m.exec(block)![1]!, data, waited: Date.now() - from };
-        }
-        const left = ms - (Date.now() - from);
-        const next = await Promise.race([reader.read(), new Promise<undefined>((done) => setTimeout(done, Math.max(0, left)))]);
-        if (!next || next.done) throw new Error(`nothing that matches came within ${ms} ms; so far: ${text.slice(-500)}`);
-        text += next.value;
-      }
-    },
+    until: (match: (data: string) => boolean, ms = 5000) => found((block) => match(/^data: (.*)$/m.exec(block)?.[1] ?? ''), ms),
+    /** Waits for the next event of a name. */
+    untilEvent: (name: string, ms = 5000) => found((block) => block.startsWith(`event: ${name}\n`), ms),
     stop: () => stop.abort()
   };
 }

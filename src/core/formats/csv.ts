@@ -13,7 +13,7 @@ export const columns: readonly {
   of: (entry: KeptEntry, log: Log, zone: string) => string | number | boolean;
 }[] = [
   { name: 'id', means: 'UUID of the entry', of: (e) => e.id },
-  { name: 'at', means: 'operator’s clock, ISO 8601 in UTC', of: (e) => e.at },
+  { name: 'at', means: 'when it was made, by the server’s clock, ISO 8601 in UTC', of: (e) => e.at },
   { name: 'at_club', means: 'the same by the club’s clock, ISO 8601 with its offset', of: (e, _, zone) => isoIn(e.at, zone) },
   { name: 'received_at', means: 'when the server took it in, ISO 8601 in UTC', of: (e) => e.receivedAt },
   { name: 'by', means: 'who made it', of: (e) => e.by },
@@ -57,7 +57,13 @@ export const columns: readonly {
   { name: 'tank', means: 'share of the tank, 0 to 1', of: (e) => reading(e).tank ?? '' },
   { name: 'strikes', means: 'id of the entry that this one strikes out', of: (e) => e.strikes ?? '' },
   { name: 'struck', means: 'true when a later entry has struck this one out', of: (e, log) => log.struck.has(e.id) },
-  { name: 'body', means: 'the whole body as JSON, SI units', of: (e) => JSON.stringify(e.body) }
+  { name: 'body', means: 'the whole body as JSON, SI units', of: (e) => JSON.stringify(e.body) },
+  { name: 'said_at', means: 'what the device’s own clock said; empty when that was the same', of: (e) => e.clock?.said ?? '' },
+  {
+    name: 'clock_ahead_s',
+    means: 'how far that clock was measured to be ahead of the server’s, s',
+    of: (e) => (e.clock?.ahead === undefined ? '' : e.clock.ahead / 1000)
+  }
 ];
 
 /**

@@ -86,7 +86,13 @@ const step = Joi.object({
 /** The most entries that one record may hold. */
 export const mostEntries = 20_000;
 
-const kept = entrySchema.keys({ by: words(120), receivedAt: instant(), source: Joi.valid('person', 'device', 'practice').required() });
+const kept = entrySchema.keys({
+  by: words(120),
+  receivedAt: instant(),
+  clock: Joi.object({ said: instant(), ahead: Joi.number().integer() }),
+  ahead: Joi.forbidden(),
+  source: Joi.valid('person', 'device', 'practice').required()
+});
 
 /** The schema of the document; the fit-out in it is checked by its own. */
 export const recordSchema = Joi.object({

@@ -15,6 +15,11 @@ export const entrySchema = Joi.object({
   kind: Joi.valid(...kindNames).required(),
   at: instant.required(),
   source: Joi.valid('person', 'device', 'practice').default('person'),
+  ahead: Joi.number()
+    .integer()
+    .min(-4e12)
+    .max(4e12)
+    .messages({ '*': 'must be how far the device’s clock is ahead of the server’s, in whole milliseconds' }),
   strikes: Joi.string().uuid().when('kind', { is: 'strike', then: Joi.required() }),
   body: Joi.any()
     .required()
@@ -38,7 +43,9 @@ const readable: Record<string, string> = {
  * Checks one entry as it comes from outside.
  * @returns the entry with its time as ISO 8601 in UTC, or the field and a sentence
  */
-export function checkEntry(document: unknown): { entry: Omit<Entry, 'by'> & { by?: string } } | { field: string; sentence: string } {
+export function checkEntry(
+  document: unknown
+): { entry: Omit<Entry, 'by'> & { by?: string; ahead?: number } } | { field: string; sentence: string } {
   const { error, value } = oneEntry.validate(document);
   if (!error) return { entry: { ...value, at: (value.at as Date).toISOString() } };
   const detail = error.details[0]!;

@@ -188,7 +188,7 @@ describe('what the Logbook lists', () => {
       missed: steps - ticked,
       fuel: 0.5,
       rounds: 1,
-      entries: 8,
+      entries: 8
     });
     expect(ticked).toBeGreaterThan(0);
   });

@@ -40,8 +40,8 @@
     steps={foot.procedure.steps}
     me={foot.me}
     {maySign}
-    onsign={(name, remarks) => {
-      foot.record('sign', { as: 'keeper', name, ...(remarks ? { remarks } : {}) });
+    onsign={(remarks) => {
+      foot.record('sign', { as: 'keeper', name: foot.me, ...(remarks ? { remarks } : {}) });
       shut();
     }}
     onclose={shut}

@@ -8,12 +8,14 @@
   let {
     engine,
     state,
+    now,
     steaming,
     mayThrowAway,
     onopen
   }: {
     engine: { id: string; name: string };
     state: State;
+    now: number;
     steaming: Steaming;
     mayThrowAway: boolean;
     onopen: (dialog: Dialog) => void;
@@ -24,7 +26,7 @@
   <a href="/">Yard</a>
   <a href="/engines/{engine.id}">{engine.name}</a>
   <span>Keeper <strong>{state.keeper}</strong> <button class="quiet" onclick={() => onopen('hand')}>hand over</button></span>
-  <Delivery {steaming} />
+  <Delivery {steaming} {now} />
   <span class="right">
     {#if !state.fire.litAt && mayThrowAway}<button class="quiet" onclick={() => onopen('throw')}>Throw this start away</button>{/if}
     {#if state.fire.outAt || !state.fire.litAt}<button class="quiet" onclick={() => onopen('sign')}>Sign and close</button>{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   // The log, newest first. Nothing is edited: a line is struck through by a later one.
-  import { againstOf, type Entry, type Log, say } from '$core/log';
+  import { againstOf, cameHow, type Entry, type Log, say } from '$core/log';
   import { printMarks } from '$core/units';
   import { inParts } from '../sheet/in-parts.svelte';
   import { unitChoice } from '../sheet/unit-choice';
@@ -21,12 +21,14 @@
   {#each lines as entry (entry.id)}
     {@const gone = log.struck.has(entry.id)}
     {@const against = againstOf(entry, log.state)}
+    {@const came = cameHow(entry).join('; ')}
     <li class:gone class:strong={strong(entry)}>
       <button aria-expanded={open === entry.id} onclick={() => (open = open === entry.id ? undefined : entry.id)}>
         <time class="figure" datetime={entry.at}>{clock(entry.at)}</time>
         <span
           >{printMarks(say(entry, units, log.context.procedure), units)}{#if entry.by !== me}<span class="by">, {entry.by}</span
-            >{/if}{#if against}<span class="against">▲ {printMarks(against, units)}</span>{/if}</span
+            >{/if}{#if against}<span class="against">▲ {printMarks(against, units)}</span>{/if}{#if came}<span class="came">{came}</span
+            >{/if}</span
         >
       </button>
       {#if open === entry.id}
@@ -49,6 +51,13 @@
     display: block;
     color: var(--caution);
     font-size: 0.9375rem;
+  }
+  .came {
+    display: block;
+    color: var(--ink2);
+    font:
+      400 0.9375rem Barlow,
+      sans-serif;
   }
   li {
     border-top: 1px solid var(--rule);

@@ -1,7 +1,9 @@
 <script lang="ts">
   // A whole observation in one line: echoed while it is typed, asked about when it is implausible, logged on Enter.
+  import { page } from '$app/state';
   import type { FitOut } from '$core/engine';
   import { quickLine, type State, type Understood } from '$core/log';
+  import { clubNow } from '../outbox/club-time';
   import { unitChoice } from '../sheet/unit-choice';
 
   let {
@@ -18,11 +20,12 @@
     onlog: (entries: readonly Understood[]) => void;
     ondone: () => void;
   } = $props();
-  let text = $state('');
+  // What was not taken as it was is put here to be said again.
+  let text = $state(page.url.searchParams.get('say') ?? '');
   let sure = $state(false);
   const finish = /(^|[\s,])done\s*$/i;
   const finishes = $derived(finish.test(text));
-  const heard = $derived(quickLine(text.replace(finish, ''), { fitOut, state: state_, units: unitChoice(), now: Date.now() }));
+  const heard = $derived(quickLine(text.replace(finish, ''), { fitOut, state: state_, units: unitChoice(), now: clubNow() }));
   const asked = $derived(heard.asks.length > 0 && !sure);
 
   function submit(event: SubmitEvent) {

@@ -3,8 +3,7 @@
   import { forbidden, type State } from '$core/log';
   import { things, type Step } from '$core/procedure';
   import { printMarks } from '$core/units';
-  import { Modal, TextArea, TextInput } from 'carbon-components-svelte';
-  import { untrack } from 'svelte';
+  import { Modal, TextArea } from 'carbon-components-svelte';
   import { unitChoice } from '../sheet/unit-choice';
 
   let {
@@ -19,10 +18,9 @@
     steps: readonly Step[];
     me: string;
     maySign: boolean;
-    onsign: (name: string, remarks: string) => void;
+    onsign: (remarks: string) => void;
     onclose: () => void;
   } = $props();
-  let name = $state(untrack(() => me));
   let remarks = $state('');
   const stops = $derived([...forbidden('leave', state_), ...(maySign ? [] : ['A trainee does not sign: the keeper does.'])]);
   const left = $derived(steps.filter((s) => !state_.steps[s.key]));
@@ -34,8 +32,8 @@
   modalHeading="Sign and close"
   primaryButtonText="Sign"
   secondaryButtonText="Not yet"
-  primaryButtonDisabled={stops.length > 0 || !name.trim()}
-  on:submit={() => onsign(name.trim(), remarks.trim())}
+  primaryButtonDisabled={stops.length > 0}
+  on:submit={() => onsign(remarks.trim())}
   on:close={onclose}
   on:click:button--secondary={onclose}
 >
@@ -50,7 +48,7 @@
           .join('; ')}{left.length > 6 ? ' …' : ''}.
       </p>{/if}
     <p>Signing ends this steaming. It says what was done and seen; it does not say that the boiler is safe.</p>
-    <TextInput labelText="Keeper’s signature: your name" bind:value={name} maxlength={120} />
+    <p>Keeper’s signature: <strong>{me}</strong>. Whoever signs is signed in: another hands over first.</p>
     <TextArea labelText="Remarks" bind:value={remarks} rows={2} maxlength={2000} placeholder="What to bring next time" />
   </div>
 </Modal>

@@ -4,6 +4,7 @@ import type { ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
 import type { Glass } from '$core/units';
 import { due, warnings } from '$core/watch';
+import { clubNow } from '../outbox/club-time';
 import { ticking } from '../sheet/clock.svelte';
 import { Forecast } from './forecast.svelte';
 import { Steaming } from './steaming.svelte';
@@ -13,7 +14,7 @@ export interface Opened {
   readonly id: string;
   readonly context: Context;
   readonly entries: readonly Entry[];
-  readonly last: number;
+  readonly place: string;
   readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs'>;
   readonly plan: DayPlan | null;
   readonly member: { readonly id: string; readonly name: string };
@@ -57,8 +58,8 @@ export class Footplate {
   readonly finished = $derived.by(() => this.procedure.steps.every((s) => this.state.steps[s.key]));
 
   /** To be made while the page's component is. */
-  constructor({ id, context, member, entries, last, known, plan, now }: Opened) {
-    this.steaming = new Steaming({ id, context, member, entries, last });
+  constructor({ id, context, member, entries, place, known, plan, now }: Opened) {
+    this.steaming = new Steaming({ id, context, member, entries, place });
     this.forecast = new Forecast({ id, known, plan });
     this.fitOut = context.fitOut;
     this.procedure = context.procedure;
@@ -78,7 +79,7 @@ export class Footplate {
 
   /** Button, key and quick line all come through here, and the server asks the same. */
   tick = (body: Bodies['tick']): void => {
-    this.refusal = tickRefused(body, this.state, this.procedure, Date.now());
+    this.refusal = tickRefused(body, this.state, this.procedure, clubNow());
     if (this.refusal) return;
     this.record('tick', body);
     this.chosenKey = undefined;

@@ -2,6 +2,7 @@ import type { Entry, Log } from '$core/log';
 import type { DayPlan, Known } from '$core/plan';
 import type { Footing } from '../../workers/jobs';
 import { ask } from '../ask';
+import { clubNow } from '../outbox/club-time';
 
 /**
  * What the worker says of a steaming under way. The worker follows the log: it is told what it has not had yet, and asked again
@@ -13,9 +14,9 @@ export class Forecast {
   #plan: DayPlan | undefined;
   #id: string;
   #log: Log | undefined;
-  /** Entries that the worker has: nothing on screen reads it. */
+  /** Entries that the worker has, and where they stood: nothing on screen reads it. */
   // eslint-disable-next-line svelte/prefer-svelte-reactivity
-  #told = new Set<string>();
+  #told = new Map<string, string>();
   #asking = false;
   #again = false;
 
@@ -36,9 +37,9 @@ export class Forecast {
     try {
       if (this.#told.size === 0)
         await ask('follow', { id: this.#id, context: log.context, known: this.#known, ...(this.#plan ? { plan: this.#plan } : {}) });
-      const added: Entry[] = log.entries.filter((e) => !this.#told.has(e.id));
-      for (const e of added) this.#told.add(e.id);
-      this.footing = await ask('footing', { id: this.#id, added, now: Date.now() });
+      const added: Entry[] = log.entries.filter((e) => this.#told.get(e.id) !== e.at);
+      for (const e of added) this.#told.set(e.id, e.at);
+      this.footing = await ask('footing', { id: this.#id, added, now: clubNow() });
     } catch {
       // What could not be worked out is not shown: an old forecast must not stand for a new one. A worker that is new is told everything.
       this.footing = undefined;

@@ -1,97 +1,96 @@
-import { add, type Bodies, type Context, type Entry, fold, type Kind, type Log } from '$core/log';
+import { add, type Bodies, type Context, type Entry, fold, type Kind, type Log, placed } from '$core/log';
 import { timeOrderedId } from '$core/log/id';
-import { drop, keep, type Waiting, waitingFor } from './outbox';
+import { Feed } from '../live/feed.svelte';
+import { aheadNow } from '../outbox/club-time';
+import { outbox, waitingHere } from '../outbox/index.svelte';
+import type { Waiting } from '../outbox/waiting';
 
-/** One steaming as this page sees it: the folded log, what this device has still to deliver, and the live feed. */
+/** One steaming as this page sees it: the folded log, what it makes, and the live feed. */
 export interface Opened {
   id: string;
   context: Context;
   member: { id: string; name: string };
   entries: readonly Entry[];
-  /** The server's last place in the order of arrival. */
-  last: number;
+  /** From where the feed goes on. */
+  place: string;
 }
 
-const formatISO = (ms: number) => new Date(ms).toISOString();
-/** The most that one delivery carries. */
-const batch = 500;
 const undoMs = 10_000;
+const isoOf = (ms: number) => new Date(ms).toISOString();
+type Made = { readonly kind: Kind; readonly body: Bodies[Kind]; readonly strikes?: string };
 
 export class Steaming {
   readonly id: string;
+  readonly feed: Feed;
   log: Log;
-  waiting = $state(0);
-  refused = $state<Waiting[]>([]);
-  reachable = $state(true);
-  deliveredAt = $state<number>();
   /** The entries that can still be taken back in one touch. */
   undoable = $state<{ ids: string[]; until: number }>();
   #member: { id: string; name: string };
-  #after: number;
-  #source: EventSource | undefined;
-  #delivering = false;
-  #again = false;
-  #retry: ReturnType<typeof setTimeout> | undefined;
   #undo: ReturnType<typeof setTimeout> | undefined;
 
-  constructor({ id, context, member, entries, last }: Opened) {
+  constructor({ id, context, member, entries, place }: Opened) {
     this.id = id;
     this.#member = member;
-    this.#after = last;
     this.log = $state.raw(fold(context, entries));
+    this.feed = new Feed([id], place, { entries: (told) => this.#take(told[id] ?? []) });
   }
 
   get state() {
     return this.log.state;
   }
 
-  /** Starts listening and delivers what an earlier visit left behind. Gives back what ends both. */
+  #take(entries: readonly Entry[]) {
+    this.log = entries.reduce(add, this.log);
+  }
+
+  /** What this device still has to deliver of this log. */
+  get waiting(): readonly Waiting[] {
+    return waitingHere().waiting.filter((w) => w.steaming === this.id);
+  }
+  get aside(): readonly Waiting[] {
+    return waitingHere().aside.filter((w) => w.steaming === this.id);
+  }
+
+  /** Takes in what an earlier visit left behind, and listens. Gives back what ends it. */
   open(): () => void {
-    void waitingFor(this.id, this.#member.id)
-      .then((left) => {
-        for (const { entry } of left) this.log = add(this.log, entry);
-        return this.#deliver();
-      })
-      .catch(() => {});
-    this.#source = new EventSource(`/api/steamings/${this.id}/live?after=${this.#after}`);
-    this.#source.onmessage = ({ data }) => {
-      for (const entry of JSON.parse(data) as Entry[]) this.log = add(this.log, entry);
-    };
-    const online = () => void this.#deliver();
-    addEventListener('online', online);
+    void outbox()
+      .outbox.refresh()
+      .then(() => this.#take([...this.waiting, ...this.aside].map((w) => w.entry)));
+    const close = this.feed.open();
     return () => {
-      this.#source?.close();
-      removeEventListener('online', online);
-      clearTimeout(this.#retry);
+      close();
       clearTimeout(this.#undo);
     };
   }
 
   /** Makes an entry. It counts at once; the network is told afterwards. */
   record<K extends Kind>(kind: K, body: Bodies[K], strikes?: string): Entry {
-    return this.recordAll([{ kind, body, ...(strikes ? { strikes } : {}) } as { kind: Kind; body: Bodies[Kind]; strikes?: string }])[0]!;
+    return this.recordAll([{ kind, body, ...(strikes ? { strikes } : {}) }])[0]!;
   }
 
-  recordAll(made: readonly { kind: Kind; body: Bodies[Kind]; strikes?: string }[]): Entry[] {
+  recordAll(made: readonly Made[]): Entry[] {
     const now = Date.now();
-    // A millisecond apart, so that what was said in one go keeps its order.
-    const entries = made.map(
-      (m, i) =>
-        ({
-          ...m,
-          id: timeOrderedId(now + i, crypto.getRandomValues(new Uint8Array(10))),
-          at: formatISO(now + i),
-          by: this.#member.name,
-          source: 'person'
-        }) as Entry
-    );
-    for (const entry of entries) this.log = add(this.log, entry);
-    this.waiting += entries.length;
-    if (entries.every((e) => e.kind !== 'strike')) this.#offerUndo(entries.map((e) => e.id));
-    void keep(entries.map((entry) => ({ id: entry.id, steaming: this.id, member: this.#member.id, entry })))
-      // A browser that keeps nothing (private window, full disk) still delivers.
-      .catch(() => this.#send(entries))
-      .then(() => this.#deliver());
+    const ahead = aheadNow();
+    const waiting = made.map((m, i): Waiting => {
+      // A millisecond apart, so that what was said in one go keeps its order.
+      const said = now + i;
+      const id = timeOrderedId(said, crypto.getRandomValues(new Uint8Array(10)));
+      const entry = { ...m, id, ...placed(said, ahead, Infinity), by: this.#member.name, source: 'person' } as Entry;
+      return {
+        id,
+        steaming: this.id,
+        engine: this.log.context.fitOut.name,
+        member: this.#member.id,
+        entry,
+        said: isoOf(said),
+        ...(ahead === undefined ? {} : { ahead })
+      };
+    });
+    const entries = waiting.map((w) => w.entry);
+    this.#take(entries);
+    // What ends a steaming is not taken back in passing.
+    if (entries.every((e) => e.kind !== 'strike' && e.kind !== 'sign')) this.#offerUndo(entries.map((e) => e.id));
+    void outbox().outbox.add(waiting);
     return entries;
   }
 
@@ -109,50 +108,5 @@ export class Steaming {
     clearTimeout(this.#undo);
     this.undoable = { ids, until: Date.now() + undoMs };
     this.#undo = setTimeout(() => (this.undoable = undefined), undoMs);
-  }
-
-  async #send(entries: readonly Entry[]): Promise<{ refused: { id?: string; sentence: string }[] }> {
-    const response = await fetch(`/api/steamings/${this.id}/entries`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ entries: entries.map(({ by: _, ...entry }) => entry) })
-    });
-    if (!response.ok && response.status !== 400) throw new Error(String(response.status));
-    const answer = await response.json();
-    return { refused: answer.refused ?? [] };
-  }
-
-  async #deliver() {
-    clearTimeout(this.#retry);
-    if (this.#delivering) {
-      this.#again = true;
-      return;
-    }
-    this.#delivering = true;
-    try {
-      const all = await waitingFor(this.id, this.#member.id);
-      const left = all.filter((w) => !w.refused);
-      this.refused = all.filter((w) => w.refused);
-      for (let i = 0; i < left.length; i += batch) {
-        const part = left.slice(i, i + batch);
-        const { refused } = await this.#send(part.map((w) => w.entry));
-        const kept = part.flatMap((w) => refused.filter((r) => r.id === w.id).map((r) => ({ ...w, refused: r.sentence })));
-        await drop(part.filter((w) => kept.every((k) => k.id !== w.id)).map((w) => w.id));
-        if (kept.length) await keep(kept);
-        this.refused = [...this.refused, ...kept];
-      }
-      this.reachable = true;
-      this.deliveredAt = Date.now();
-      this.waiting = (await waitingFor(this.id, this.#member.id)).filter((w) => !w.refused).length;
-    } catch {
-      this.reachable = false;
-      this.#retry = setTimeout(() => void this.#deliver(), 5000);
-    } finally {
-      this.#delivering = false;
-      if (this.#again) {
-        this.#again = false;
-        void this.#deliver();
-      }
-    }
   }
 }

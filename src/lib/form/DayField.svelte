@@ -1,6 +1,7 @@
 <script lang="ts">
   // A day: 13 Jun, 13/6, tomorrow.
   import { dayWords } from '$core/units';
+  import { clubNow } from '../outbox/club-time';
   import { clubZone } from '../sheet/club';
   import ReadField from './ReadField.svelte';
 
@@ -32,7 +33,7 @@
   words={dayWords}
   sent={(day) => day}
   read={(reader, text) => {
-    const read = reader.readDay(text, Date.now(), clubZone());
+    const read = reader.readDay(text, clubNow(), clubZone());
     return 'problem' in read ? read : { value: read.day };
   }}
   {name}

@@ -1,55 +1,33 @@
 import type { Entry } from '$core/log';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-
-/**
- * Entries wait here, on this device, from the moment they are made until the server has said that it has them. A page
- * that is closed, a flat battery or a dead server loses none.
- */
-export interface Waiting {
-  id: string;
-  steaming: string;
-  /** Whose entry it is: it is delivered only while the same member is signed in. */
-  member: string;
-  entry: Entry;
-  /** Why the server will never take it, in its own sentence. */
-  refused?: string;
-}
+import type { Store, Waiting } from './waiting';
 
 interface Shape extends DBSchema {
   waiting: { key: string; value: Waiting; indexes: { steaming: string } };
 }
+/** As the first version kept it. */
+type Old = Omit<Waiting, 'said' | 'engine'> & Partial<Pick<Waiting, 'said' | 'engine'>> & { entry: Entry };
 
 let opened: Promise<IDBPDatabase<Shape>> | undefined;
-const store = () =>
+const database = () =>
   (opened ??= openDB<Shape>('joram', 1, {
-    upgrade: (db) => db.createObjectStore('waiting', { keyPath: 'id' }).createIndex('steaming', 'steaming')
+    upgrade: (db) => db.createObjectStore('waiting', { keyPath: 'id' }).createIndex('steaming', 'steaming'),
+    terminated: () => (opened = undefined)
+  }).catch((error) => {
+    opened = undefined;
+    throw error;
   }));
 
-export async function keep(waiting: readonly Waiting[]) {
-  const tx = (await store()).transaction('waiting', 'readwrite');
-  await Promise.all([...waiting.map((w) => tx.store.put(w)), tx.done]);
-}
-
-export async function drop(ids: readonly string[]) {
-  const tx = (await store()).transaction('waiting', 'readwrite');
-  await Promise.all([...ids.map((id) => tx.store.delete(id)), tx.done]);
-}
-
-/** In the order in which they were made. */
-export const waitingFor = async (steaming: string, member: string): Promise<Waiting[]> =>
-  (await (await store()).getAllFromIndex('waiting', 'steaming', steaming))
-    .filter((w) => w.member === member)
-    .sort((a, b) => (a.id < b.id ? -1 : 1));
-
-/** Asks before signing out with entries that have not been delivered; they are kept either way. */
-export async function forget(): Promise<boolean> {
-  const left = await store()
-    .then((db) => db.count('waiting'))
-    .catch(() => 0);
-  return (
-    left === 0 ||
-    confirm(
-      `${left} ${left === 1 ? 'entry has' : 'entries have'} not been delivered yet. ${left === 1 ? 'It stays' : 'They stay'} on this device until you sign in here again. Sign out?`
-    )
-  );
-}
+/** On this device, in the browser's own database. */
+export const deviceStore: Store = {
+  all: async () =>
+    ((await (await database()).getAll('waiting')) as Old[]).map((w) => ({ ...w, said: w.said ?? w.entry.at, engine: w.engine ?? '' })),
+  put: async (waiting) => {
+    const tx = (await database()).transaction('waiting', 'readwrite');
+    await Promise.all([...waiting.map((w) => tx.store.put(w)), tx.done]);
+  },
+  drop: async (ids) => {
+    const tx = (await database()).transaction('waiting', 'readwrite');
+    await Promise.all([...ids.map((id) => tx.store.delete(id)), tx.done]);
+  }
+};

@@ -1,6 +1,6 @@
 <script lang="ts">
   // Every entry of a log, in words; what was struck stays, struck through.
-  import { againstOf, type Log, say } from '$core/log';
+  import { againstOf, cameHow, closing, type Log, say } from '$core/log';
   import { printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
@@ -8,6 +8,7 @@
   let { log, keeper }: { log: Log; keeper: string } = $props();
   const units = $derived(unitChoice());
   const text = (t: string) => printMarks(t, units);
+  const signed = $derived(closing(log)?.receivedAt);
   const lines = $derived(log.entries.filter((e) => e.kind !== 'strike'));
 </script>
 
@@ -15,10 +16,12 @@
   <h2 class="label">Log, {lines.length} entries</h2>
   <div class="entries">
     {#each lines as entry (entry.id)}
+      {@const came = cameHow(entry, signed)}
       <p class="line" class:gone={log.struck.has(entry.id)}>
         <span class="figure">{clock(entry.at)}</span><span
           >{text(say(entry, units, log.context.procedure))}{#if entry.by !== keeper}<span class="second">, {entry.by}</span
-            >{/if}{#if againstOf(entry, log.state)}. ▲ {text(againstOf(entry, log.state)!)}{/if}</span
+            >{/if}{#if againstOf(entry, log.state)}. ▲ {text(againstOf(entry, log.state)!)}{/if}{#if came.length}. <em>{came.join('; ')}</em
+            >{/if}</span
         >
       </p>
     {/each}

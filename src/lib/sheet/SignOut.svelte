@@ -1,11 +1,11 @@
 <script lang="ts">
-  import { forget } from '../foot/outbox';
+  import { mayLeave } from '../outbox/index.svelte';
 
   /** Entries that have not been delivered are never lost by signing out: they wait on this device. */
-  async function signOut(event: SubmitEvent) {
+  function signOut(event: SubmitEvent) {
     event.preventDefault();
     const form = event.currentTarget as HTMLFormElement;
-    if (!(await forget())) return;
+    if (!mayLeave()) return;
     navigator.serviceWorker?.controller?.postMessage('forget pages');
     form.submit();
   }

@@ -1,37 +1,41 @@
-import { sql } from './database';
+import { sql } from '../database';
 
-/** The live feed: PostgreSQL tells every process of new entries, and each process tells the browsers it serves. */
+/** PostgreSQL tells every process what has happened, and each process tells the browsers that it serves. */
 
-interface Told {
-  club: string;
-  steaming: string;
-  from: number;
-}
-type Listener = (told: Told) => void;
+const channels = { entries: 'joram_entry', session: 'joram_session', beat: 'joram_beat' } as const;
+type Channel = keyof typeof channels;
 
-const listeners = new Map<string, Set<Listener>>();
+const listeners: Record<Channel, Set<(payload: string) => void>> = { entries: new Set(), session: new Set(), beat: new Set() };
+const again = new Set<() => void>();
 let listening: Promise<unknown> | undefined;
 
-/** Calls back whenever entries of a steaming have been stored, by any process. */
-export async function onEntries(club: string, steaming: string, listener: Listener): Promise<() => void> {
-  listening ??= sql
-    .listen('joram_entry', (payload) => {
-      const told = JSON.parse(payload) as Told;
-      for (const tell of listeners.get(`${told.club} ${told.steaming}`) ?? []) tell(told);
-    })
-    .catch((error) => {
-      listening = undefined;
-      throw error;
-    });
-  await listening;
-  const key = `${club} ${steaming}`;
-  const set = listeners.get(key) ?? new Set();
-  listeners.set(key, set.add(listener));
-  return () => {
-    set.delete(listener);
-    if (set.size === 0) listeners.delete(key);
-  };
+/** Begins to listen, once a process. When the connection was lost and is there again, whoever asked to know is told: something may have been missed. */
+export function listen(): Promise<unknown> {
+  return (listening ??= Promise.all(
+    (Object.keys(channels) as Channel[]).map((channel) =>
+      sql.listen(
+        channels[channel],
+        (payload) => {
+          for (const tell of listeners[channel]) tell(payload);
+        },
+        () => {
+          for (const tell of again) tell();
+        }
+      )
+    )
+  ).catch((error) => {
+    listening = undefined;
+    throw error;
+  }));
 }
+
+/** Calls back with what is told on a channel, until the function that it gives is called. */
+export function on(channel: Channel, listener: (payload: string) => void): () => void {
+  listeners[channel].add(listener);
+  return () => void listeners[channel].delete(listener);
+}
+/** Calls back whenever the listening connection is there, the first time and each time anew. */
+export const onAgain = (listener: () => void) => void again.add(listener);
 
 /** Ends every feed and connection, so that the process can stop. */
 const enders = new Set<() => void>();

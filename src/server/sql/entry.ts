@@ -2,30 +2,66 @@ import type { Entry } from '$core/log';
 import type { Tx } from './json';
 
 export interface EntryRow {
-  seq: string;
   id: string;
+  steamingId: string;
   kind: string;
   at: Date;
+  saidAt: Date | null;
+  aheadMs: string | null;
+  receivedAt: Date;
   by: string;
   source: string;
   body: unknown;
   strikes: string | null;
+  xact: string;
 }
-export const toEntry = (row: EntryRow): Entry =>
+
+/** Columns of an entry that everybody reads. */
+const columns = (tx: Pick<Tx, 'unsafe'>) =>
+  tx.unsafe('entry_id as id, steaming_id, kind, at, said_at, ahead_ms, received_at, by_name as by, source, body, strikes, xact');
+
+export const toEntry = ({ id, kind, at, saidAt, aheadMs, receivedAt, by, source, body, strikes }: EntryRow): Entry =>
   ({
-    id: row.id,
-    kind: row.kind,
-    at: row.at.toISOString(),
-    by: row.by,
-    source: row.source,
-    body: row.body,
-    ...(row.strikes ? { strikes: row.strikes } : {})
+    id,
+    kind,
+    at: at.toISOString(),
+    ...(saidAt ? { clock: { said: saidAt.toISOString(), ...(aheadMs === null ? {} : { ahead: Number(aheadMs) }) } } : {}),
+    receivedAt: receivedAt.toISOString(),
+    by,
+    source,
+    body,
+    ...(strikes ? { strikes } : {})
   }) as Entry;
 
-/** Entries of one steaming after a place in the order of arrival, with the last place. */
-export async function entriesIn(tx: Tx, club: string, steamingId: string, after = 0): Promise<{ entries: Entry[]; last: number }> {
-  const rows = await tx<EntryRow[]>`
-    select seq, entry_id as id, kind, at, by_name as by, source, body, strikes from entry
-    where club_id = ${club} and steaming_id = ${steamingId} and seq > ${after} order by seq limit 20000`;
-  return { entries: rows.map(toEntry), last: Number(rows.at(-1)?.seq ?? after) };
+/**
+ * A place in the order in which entries become visible: everything that was brought by an earlier transaction has been seen.
+ * Whoever asks for what came from there on may get an entry twice, and misses none, whatever commits late.
+ */
+export type Place = string;
+export const fromTheStart: Place = '0';
+
+/** Entries of a club from a place on, of some steamings or of all, with the next place. One query, and one look at the database. */
+export async function entriesFrom(
+  tx: Pick<Tx, 'unsafe'> & Tx,
+  club: string,
+  place: Place,
+  steamings?: readonly string[]
+): Promise<{ rows: EntryRow[]; next: Place }> {
+  const found = await tx<(EntryRow & { next: Place })[]>`
+    select pg_snapshot_xmin(pg_current_snapshot())::text as next, e.* from (values (1)) as look left join lateral (
+      select ${columns(tx)}, seq from entry
+      where club_id = ${club} and xact >= ${place}::xid8 ${steamings ? tx`and steaming_id = any(${steamings as string[]}::uuid[])` : tx``}
+    ) e on true order by e.seq`;
+  return { rows: found.filter((r) => r.id), next: found[0]!.next };
+}
+
+/** The whole log of one steaming, in the order of arrival, and the place to go on from. */
+export async function entriesIn(
+  tx: Tx,
+  club: string,
+  steamingId: string,
+  place: Place = fromTheStart
+): Promise<{ entries: Entry[]; next: Place }> {
+  const { rows, next } = await entriesFrom(tx, club, place, [steamingId]);
+  return { entries: rows.map(toEntry), next };
 }

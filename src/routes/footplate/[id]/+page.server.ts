@@ -19,7 +19,7 @@ export const load = async ({ params, locals }) => {
   const member = need(locals);
   const found = await folded(member.club, needId(params.id));
   if (!found || !found.steaming.startedAt) return notHere('steaming');
-  const { steaming, log, last } = found;
+  const { steaming, log, place } = found;
   if (steaming.endedAt) redirect(303, `/records/${steaming.id}`);
   // The fit-out of the steaming, and what the engine's past has shown of it.
   const [past, people] = await Promise.all([known(member.club, steaming.engineId), membersOf(member.club)]);
@@ -33,7 +33,7 @@ export const load = async ({ params, locals }) => {
     purpose: steaming.purpose,
     context: contextOf(steaming),
     entries: log.entries,
-    last,
+    place,
     people: people.map((m) => m.name),
     mayThrowAway: steaming.keeperId === member.id || allowed(member, 'override'),
     now: Date.now()

@@ -74,7 +74,7 @@
     if (live) forecast.look(foot.log);
   });
   $effect(() => {
-    if (foot.state.endedAt && steaming.waiting === 0 && steaming.reachable) void goto(`/records/${data.id}`);
+    if (foot.state.endedAt && steaming.waiting.length === 0 && steaming.aside.length === 0) void goto(`/records/${data.id}`);
   });
 </script>
 
@@ -121,6 +121,7 @@
     <FootLinks
       engine={{ id: data.engineId, name: fitOut.name }}
       state={foot.state}
+      now={foot.now}
       {steaming}
       mayThrowAway={data.mayThrowAway}
       onopen={(d) => (dialog = d)}

@@ -1,0 +1,90 @@
+import type { Entry } from './entry';
+import type { Log } from './fold';
+import type { Bodies } from './kinds';
+import { forbidden, tickRefused } from './standing';
+
+/** MAY IT GO IN? What a member may enter into a log as it stands: asked by the buttons before, and by the server always. */
+
+/** What a member may do that the log asks for. */
+export type LogRight = 'sign as keeper' | 'sign as examiner' | 'add late notes' | 'strike a signature' | 'clear a bar';
+
+/** Who makes an entry. */
+export interface Maker {
+  readonly name: string;
+  readonly may: (right: LogRight) => boolean;
+}
+
+/** Why something may not go in: the field that is wrong, and the sentence. */
+export interface NotEntered {
+  readonly field: string;
+  readonly sentence: string;
+}
+
+/** What arrives this long after it was made was judged by the device that made it, with what it knew: it is taken, and the fold marks it; ms. */
+const madeNow = 2 * 60_000;
+
+/** The signature that ended a steaming, and stands. */
+export const closing = ({ entries, struck }: Pick<Log, 'entries' | 'struck'>): Entry | undefined =>
+  entries.find((e) => e.kind === 'sign' && e.body.as === 'keeper' && !struck.has(e.id));
+
+/** What is signed is closed: what is made afterwards is a late note, by those who may. What was made before is late, and belongs in. */
+function afterTheEnd(entry: Entry, end: Entry, { may }: Maker): NotEntered | undefined {
+  // A signature has rules of its own: an examiner signs after the keeper.
+  if (entry.at <= end.at || entry.kind === 'sign') return undefined;
+  const by = `This steaming was signed by ${end.by}`;
+  if (entry.kind !== 'note')
+    return {
+      field: 'kind',
+      sentence: `${by} and is closed: what comes after is told in a late note, by an owner, a steward or an examiner.`
+    };
+  return may('add late notes')
+    ? undefined
+    : { field: 'kind', sentence: `${by} and is closed: only an owner, a steward or an examiner adds a late note.` };
+}
+
+function signing({ as, name }: Bodies['sign'], log: Log, entry: Entry, maker: Maker): NotEntered | undefined {
+  if (!maker.may(`sign as ${as}`)) return { field: 'body.as', sentence: `Your role does not allow you to sign as ${as}.` };
+  if (name !== maker.name)
+    return { field: 'body.name', sentence: `A signature is your own: you are signed in as ${maker.name}, not as ${name}.` };
+  const end = closing(log);
+  return as === 'keeper' && end && end.id !== entry.id ? { field: 'kind', sentence: `It was signed by ${end.by} already.` } : undefined;
+}
+
+/** What the log must bear out before it is said: that a step is done, that the engine can be left. */
+function notBorneOut(entry: Entry, { state, context }: Log): NotEntered | undefined {
+  if (entry.kind === 'tick') {
+    const sentence = tickRefused(entry.body, state, context.procedure, Date.parse(entry.at));
+    return sentence === undefined ? undefined : { field: 'body.step', sentence };
+  }
+  const left = entry.kind === 'sign' && entry.body.as === 'keeper' ? forbidden('leave', state) : [];
+  return left.length ? { field: 'kind', sentence: left.join(' ') } : undefined;
+}
+
+function striking(entry: Entry, log: Log, { name, may }: Maker): NotEntered | undefined {
+  const target = log.entries.find((e) => e.id === entry.strikes);
+  const no = (sentence: string): NotEntered => ({ field: 'strikes', sentence });
+  if (!target) return no('There is no such entry in this log to strike.');
+  if (target.kind === 'override') return no('What was overridden at the start stays in the record.');
+  if (target.kind === 'sign' && !may('strike a signature')) return no('Only an owner or a steward strikes a signature.');
+  if (target.kind === 'fault' && target.by !== name && !may('clear a bar'))
+    return no(`Only ${target.by}, an owner, a steward or an examiner strikes this fault.`);
+  return undefined;
+}
+
+/**
+ * Why an entry may not go into a log; undefined when it may.
+ * @param log as it stands without the entry @param now when it is asked, ms since 1970
+ */
+export function mayNotEnter(entry: Entry, log: Log, maker: Maker, now: number): NotEntered | undefined {
+  if (entry.kind === 'override')
+    return { field: 'kind', sentence: 'An override is made when a steaming is started, and not entered later.' };
+  const strikes = entry.strikes ? striking(entry, log, maker) : undefined;
+  if (strikes) return strikes;
+  const end = closing(log);
+  // A signature that is struck opens the log again, so that strike is not something entered after the end.
+  const reopens = end !== undefined && entry.kind === 'strike' && entry.strikes === end.id;
+  const after = end && !reopens ? afterTheEnd(entry, end, maker) : undefined;
+  if (after) return after;
+  const unsigned = entry.kind === 'sign' ? signing(entry.body, log, entry, maker) : undefined;
+  return unsigned ?? (now - Date.parse(entry.at) < madeNow ? notBorneOut(entry, log) : undefined);
+}

@@ -1,0 +1,3 @@
+import { need } from '$server/answer';
+
+export const load = ({ locals }) => void need(locals);
