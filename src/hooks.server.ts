@@ -1,9 +1,9 @@
-import { sessionMember } from '$server/accounts';
+import { sessionMember } from '$server/accounts/sessions';
 import { error, type Handle, type HandleServerError, redirect } from '@sveltejs/kit';
 
 const themes = ['sheet', 'lamp', 'sun'] as const;
 /** Pages for people who have not signed in. */
-const open = /^\/(sign-in|first-run|join\/|health$)/;
+const open = /^\/(sign-in|first-run|join\/|reset\/|health$)/;
 
 const secure: Record<string, string> = {
   'x-content-type-options': 'nosniff',

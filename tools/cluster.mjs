@@ -112,7 +112,7 @@ export async function startCluster(data = dataFolder(), whenOurs = () => {}) {
         `--pwfile=${passwords}`,
         '--encoding=UTF8',
         '--locale=C.UTF-8',
-        '--no-sync'
+        '--data-checksums'
       ];
       const { code, output } = await run(join(bin, 'initdb'), args, { ...owner, cwd: '/' });
       rmSync(passwords, { force: true });

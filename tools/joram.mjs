@@ -71,7 +71,9 @@ async function start(/** @type {Flags} */ flags, /** @type {boolean} */ demo) {
   await build();
   const db = await database(demo ? 'joram_demo' : 'joram');
   const signIns = demo ? await seedWhenNeeded(db, flags.fresh) : '';
+  const code = await setUpCode(db);
   undo.push(await serve({ ...flags, databaseUrl: db.app }));
+  if (code) say(`no club yet: whoever founds it gives this code, ${code}`);
   for (const address of addresses(flags.host, flags.port)) say(`open ${address}`);
   if (demo) {
     say(
@@ -80,6 +82,16 @@ async function start(/** @type {Flags} */ flags, /** @type {boolean} */ demo) {
     console.log(signIns);
   }
   say('Ctrl-C stops it');
+}
+
+/** While there is no club, a code that only whoever started the server can read. @param {{ admin: string }} db */
+async function setUpCode(db) {
+  const { default: postgres } = await import('postgres');
+  const sql = postgres(db.admin, { max: 1 });
+  const [row] = await sql`select exists (select from club) as any`.finally(() => sql.end());
+  if (row?.any) return undefined;
+  const { randomBytes } = await import('node:crypto');
+  return (process.env.JORAM_SETUP_CODE ??= /** @type {string[]} */ (randomBytes(6).toString('hex').match(/.{4}/g)).join('-'));
 }
 
 async function seedWhenNeeded(/** @type {{ admin: string }} */ db, /** @type {boolean} */ fresh) {

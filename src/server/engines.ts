@@ -5,6 +5,8 @@ import { Refusal } from '$core/units';
 import Joi from 'joi';
 import { isoDay } from './answer';
 import type { Member } from './members';
+import { differences } from '$core/form';
+import { tell } from './audit';
 import { inClub } from './database';
 import { json } from './sql/json';
 import { newId } from './uuid';
@@ -46,11 +48,24 @@ export async function saveEngine(member: Member, document: unknown, id?: string)
   const checked = checkFitOut(document);
   if ('problems' in checked) return refuseAll(checked.problems);
   const { fitOut } = checked;
-  return inClub(member.club, async (tx) => {
+  const { club } = member;
+  return inClub(club, async (tx) => {
+    const [was] = id
+      ? await tx<{ fitOut: FitOut }[]>`select fit_out from engine where club_id = ${club} and engine_id = ${id} for update`
+      : [];
     const [row] = id
-      ? await tx`update engine set fit_out = ${json(tx, fitOut)}, name = ${fitOut.name}, version = version + 1 where club_id = ${member.club} and engine_id = ${id} returning engine_id as id`
-      : await tx`insert into engine (club_id, engine_id, name, fit_out) values (${member.club}, ${newId()}, ${fitOut.name}, ${json(tx, fitOut)}) returning engine_id as id`;
-    return row && { id: row.id as string };
+      ? await tx<
+          { id: string; version: number }[]
+        >`update engine set fit_out = ${json(tx, fitOut)}, name = ${fitOut.name}, version = version + 1
+          where club_id = ${club} and engine_id = ${id} returning engine_id as id, version`
+      : await tx<{ id: string; version: number }[]>`insert into engine (club_id, engine_id, name, fit_out)
+          values (${club}, ${newId()}, ${fitOut.name}, ${json(tx, fitOut)}) returning engine_id as id, version`;
+    if (!row) return undefined;
+    await tx`insert into fit_out_version (club_id, engine_id, version, fit_out, by_name)
+      values (${club}, ${row.id}, ${row.version}, ${json(tx, fitOut)}, ${member.name})`;
+    const changes = was ? differences(fitOutOf(was.fitOut), fitOut) : ['added'];
+    if (changes.length) await tell(tx, club, member, 'fit-out changed', { engine: fitOut.name, what: changes.join('; ') });
+    return { id: row.id };
   }).catch((error: { code?: string }) => {
     if (error.code === '23505')
       return refuseAll([{ path: 'name', sentence: `The club already has an engine called ${fitOut.name}: give this one another name.` }]);
@@ -64,7 +79,7 @@ export const papersOf = (club: string, id: string) =>
     (tx) =>
       tx<
         Paper[]
-      >`select paper_id as id, kind, number, issued, expires from paper where club_id = ${club} and engine_id = ${id} order by expires limit 100`
+      >`select paper_id as id, kind, number, issued, expires from paper where club_id = ${club} and engine_id = ${id} and withdrawn_at is null order by expires limit 100`
   );
 
 /** Takes an engine out of use, or brings it back. One that is in steam is not retired. */
@@ -87,16 +102,35 @@ export const paperSchema = Joi.object({
   paper.expires < paper.issued ? helpers.message({ custom: 'It cannot run out before it was issued.' }) : paper
 );
 
-export const addPaper = (club: string, engineId: string, paper: Omit<Paper, 'id'>) =>
-  inClub(
-    club,
-    (tx) => tx`
-    insert into paper (club_id, paper_id, engine_id, kind, number, issued, expires)
-    select ${club}, ${newId()}, engine_id, ${paper.kind}, ${paper.number}, ${paper.issued}, ${paper.expires} from engine where club_id = ${club} and engine_id = ${engineId}`
-  );
+const named = ({ kind, number, expires }: Omit<Paper, 'id' | 'issued'>) => `${kind}${number ? ` ${number}` : ''}, good until ${expires}`;
 
-export const removePaper = (club: string, engineId: string, id: string) =>
-  inClub(club, (tx) => tx`delete from paper where club_id = ${club} and engine_id = ${engineId} and paper_id = ${id}`);
+export const addPaper = (member: Member, engineId: string, paper: Omit<Paper, 'id'>) =>
+  inClub(member.club, async (tx) => {
+    const { club } = member;
+    const [engine] = await tx<{ name: string }[]>`select name from engine where club_id = ${club} and engine_id = ${engineId}`;
+    if (!engine) return;
+    await tx`insert into paper (club_id, paper_id, engine_id, kind, number, issued, expires)
+      values (${club}, ${newId()}, ${engineId}, ${paper.kind}, ${paper.number}, ${paper.issued}, ${paper.expires})`;
+    await tell(tx, club, member, 'paper added', { engine: engine.name, paper: named(paper) });
+  });
+
+export const withdrawSchema = Joi.object({
+  paper: Joi.string().uuid().required(),
+  why: Joi.string().trim().min(1).max(300).required().messages({ '*': 'Say why it is withdrawn, in at most 300 characters.' })
+}).unknown();
+
+/** A paper that no longer counts: it stays in the book, with who withdrew it and why. */
+export const withdrawPaper = (member: Member, engineId: string, { paper, why }: { paper: string; why: string }) =>
+  inClub(member.club, async (tx) => {
+    const { club, name } = member;
+    const [gone] = await tx<(Omit<Paper, 'id'> & { engine: string })[]>`
+      update paper p set withdrawn_at = now(), withdrawn_by = ${name}, withdrawn_why = ${why} from engine e
+      where p.club_id = ${club} and p.engine_id = ${engineId} and p.paper_id = ${paper} and p.withdrawn_at is null
+        and e.club_id = p.club_id and e.engine_id = p.engine_id
+      returning p.kind, p.number, p.issued, p.expires, e.name as engine`;
+    if (!gone) throw new Refusal('paper', 'There is no such paper, or it was withdrawn already.', { code: 'missing' });
+    await tell(tx, club, member, 'paper withdrawn', { engine: gone.engine, paper: named(gone), why });
+  });
 
 /** One line of the Yard. */
 export interface YardLine {
@@ -131,7 +165,7 @@ export const yard = (club: string) =>
       coalesce((select jsonb_agg(jsonb_build_object('text', f.text, 'forbids', f.forbids) order by array_position(array['steaming','passengers','nothing'], f.forbids), f.raised_at desc)
         from fault f where f.club_id = e.club_id and f.engine_id = e.engine_id and f.fixed_at is null and f.withdrawn_at is null), '[]') as "openFaults",
       coalesce((select jsonb_agg(jsonb_build_object('kind', kind, 'expires', expires) order by expires)
-        from (select kind, max(expires) as expires from paper p where p.club_id = e.club_id and p.engine_id = e.engine_id group by kind) p), '[]') as papers,
+        from (select kind, max(expires) as expires from paper p where p.club_id = e.club_id and p.engine_id = e.engine_id and p.withdrawn_at is null group by kind) p), '[]') as papers,
       (select jsonb_build_object('id', s.steaming_id, 'startedAt', s.started_at) from steaming s
         where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is null limit 1) as running,
       (select jsonb_build_object('id', s.steaming_id, 'wantedAt', s.wanted_at, 'purpose', s.purpose, 'light', (s.planned->>'light')::float8, 'early', (s.planned->>'early')::float8, 'late', (s.planned->>'late')::float8) from steaming s

@@ -49,8 +49,8 @@ export const raiseFault = (member: Member, engineId: string, text: string, forbi
     async (tx) =>
       (
         await tx`
-    insert into fault (club_id, fault_id, engine_id, text, forbids, raised_at, raised_by)
-    select ${member.club}, ${newId()}, engine_id, ${text}, ${forbids}, now(), ${member.name} from engine where club_id = ${member.club} and engine_id = ${engineId}
+    insert into fault (club_id, fault_id, engine_id, text, forbids, raised_at, raised_by, raised_by_id)
+    select ${member.club}, ${newId()}, engine_id, ${text}, ${forbids}, now(), ${member.name}, ${member.id} from engine where club_id = ${member.club} and engine_id = ${engineId}
     returning fault_id`
       ).length > 0
   );

@@ -1,5 +1,6 @@
 import type { UnitChoice } from '$core/units';
 import Joi from 'joi';
+import { tell } from './audit';
 import { inClub } from './database';
 import { json } from './sql/json';
 
@@ -34,6 +35,8 @@ const may = {
   'fix faults': ['owner', 'steward', 'operator', 'examiner'],
   'clear a bar': ['owner', 'steward', 'examiner'],
   invite: ['owner'],
+  'keep members': ['owner'],
+  'read what was done': ['owner'],
   'set the clock': ['owner', 'steward'],
   import: ['owner', 'steward']
 } as const satisfies Record<string, readonly Role[]>;
@@ -56,13 +59,26 @@ export const saveUnits = (member: Member, units: UnitChoice) =>
       tx`update member set settings = jsonb_set(settings, '{units}', ${json(tx, units)}) where club_id = ${member.club} and member_id = ${member.id}`
   );
 
-export const saveZone = (club: string, zone: string) => inClub(club, (tx) => tx`update club set zone = ${zone} where club_id = ${club}`);
+export const saveZone = ({ club, id, name }: Member, zone: string) =>
+  inClub(club, async (tx) => {
+    await tx`update club set zone = ${zone} where club_id = ${club}`;
+    await tell(tx, club, { id, name }, 'clock set', { zone });
+  });
 
 export const membersOf = (club: string) =>
   inClub(
     club,
     (tx) => tx<{ id: string; name: string; signIn: string; roles: Role[] }[]>`
-    select member_id as id, name, sign_in, roles from member where club_id = ${club} order by name limit 500`
+    select member_id as id, name, sign_in, roles from member where club_id = ${club} and left_at is null order by name limit 500`
+  );
+
+/** Those who are in and those who have left. */
+export const allMembers = (club: string) =>
+  inClub(
+    club,
+    (tx) => tx<{ id: string; name: string; signIn: string; roles: Role[]; leftAt: Date | null; seenAt: Date | null }[]>`
+    select m.member_id as id, m.name, m.sign_in, m.roles, m.left_at, (select max(s.seen_at) from session s where s.club_id = m.club_id and s.member_id = m.member_id) as seen_at
+    from member m where m.club_id = ${club} order by m.left_at is not null, m.name limit 1000`
   );
 
 /** Everything a member may do, for pages that offer only what will be accepted. */

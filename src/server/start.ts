@@ -20,7 +20,7 @@ async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string
   const faults = await tx<{ text: string; forbids: string }[]>`
     select text, forbids from fault where club_id = ${club} and engine_id = ${engineId} and fixed_at is null and withdrawn_at is null and forbids <> 'nothing' order by raised_at desc limit 50`;
   const papers = await tx<{ kind: string; expires: string }[]>`
-    select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = ${engineId} group by kind order by kind`;
+    select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = ${engineId} and withdrawn_at is null group by kind order by kind`;
   return { stops: barsOf({ faults, papers }, today), passengers: barsPassengers({ faults }) };
 }
 

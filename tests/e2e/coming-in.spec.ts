@@ -42,9 +42,9 @@ for (const [width, viewport] of Object.entries(widths))
       await page.waitForURL(`${app.url}/`);
       await expect(page.locator('main')).toContainText('Sedge Lode Steamers');
 
-      await page.goto('/settings');
+      await page.goto('/members');
       await alive(page);
-      await page.getByText('examiner: papers').click();
+      await page.locator('.roles').getByText('examiner: papers').click();
       await page.getByRole('button', { name: 'Make a link' }).click();
       await page.locator('.link button').click();
       await expect(page.getByText(/^Copied\.$|^Not copied: mark it/)).toBeVisible();

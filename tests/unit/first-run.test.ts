@@ -81,7 +81,7 @@ describe.skipIf(!adminUrl || !appUrl)('an empty database', () => {
   });
 
   it('an invitation lets one person in, once, with the roles it was made for', async () => {
-    const invited = await answered(await form('/settings?/invite', { role: 'operator' }, owner));
+    const invited = await answered(await form('/members?/invite', { role: 'operator' }, owner));
     const path = new URL(/http[^"]*\/join\/[\w-]+/.exec(invited.data!)![0]).pathname;
     const joining = { name: 'Nessa Coldham', signIn: 'nessa', password: 'a long enough one' };
     expect((await answered(await form(path, { ...joining, signIn: person.signIn }))).data).toContain(
@@ -91,7 +91,7 @@ describe.skipIf(!adminUrl || !appUrl)('an empty database', () => {
     expect(await answered(joined)).toMatchObject({ type: 'redirect', location: '/' });
     expect((await fetch(`${app.url}${path}`)).status).toBe(404);
     // An operator invites nobody.
-    expect(await answered(await form('/settings?/invite', { role: 'owner' }, session(joined)))).toMatchObject({ type: 'error' });
+    expect(await answered(await form('/members?/invite', { role: 'owner' }, session(joined)))).toMatchObject({ type: 'error' });
     const members = await (await fetch(`${app.url}/settings`, { headers: { cookie: owner } })).text();
     expect(members).toContain('Nessa Coldham');
   });

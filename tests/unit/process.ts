@@ -1,9 +1,12 @@
 import { spawn } from 'node:child_process';
 
 /** Another process of the built application, on any database. */
-export async function anotherProcess(databaseUrl: string): Promise<{ url: string; stop: () => Promise<unknown> }> {
+export async function anotherProcess(
+  databaseUrl: string,
+  env: Record<string, string> = {}
+): Promise<{ url: string; stop: () => Promise<unknown> }> {
   const child = spawn(process.execPath, ['tests/unit/another-process.mjs'], {
-    env: { ...process.env, JORAM_TEST_SERVE_URL: databaseUrl },
+    env: { ...process.env, ...env, JORAM_TEST_SERVE_URL: databaseUrl },
     stdio: ['ignore', 'pipe', 'inherit']
   });
   const ended = new Promise((done) => child.once('exit', done));
@@ -43,7 +46,7 @@ export async function feed(url: string, headers: Record<string, string>) {
     /** Waits for an event whose data matches; gives back its id and data. */
     until: (match: (data: string) => boolean, ms = 5000) => found((block) => match(/^data: (.*)$/m.exec(block)?.[1] ?? ''), ms),
     /** Waits for the next event of a name. */
-    untilEvent: (name: string, ms = 5000) => found((block) => block.startsWith(`event: ${name}\n`), ms),
+    untilEvent: (name: string, ms = 5000) => found((block) => block.includes(`event: ${name}\n`), ms),
     stop: () => stop.abort()
   };
 }

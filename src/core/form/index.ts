@@ -1,2 +1,3 @@
 export * from './fields';
 export * from './document';
+export * from './differences';

@@ -26,6 +26,11 @@
     form: { at: string; field?: string; problem?: string; done?: boolean } | null;
   } = $props();
   let open = $state(false);
+  let withdrawn = $state<Paper>();
+  const gone = $derived(form?.at === 'withdrawn' ? form : undefined);
+  $effect(() => {
+    if (gone?.done) withdrawn = undefined;
+  });
   const mine = $derived(form?.at === 'paper' ? form : undefined);
   $effect(() => {
     if (mine?.done) open = false;
@@ -48,15 +53,30 @@
           >
           <td class="num">{dayWords(paper.expires)}<br /><span class="when">{until(paper.expires, now)}</span></td>
           {#if may}<td class="drop"
-              ><form method="POST" action="?/dropPaper" use:enhance>
-                <button class="quiet" name="paper" value={paper.id} aria-label="Remove {paper.kind} {paper.number}">remove</button>
-              </form></td
+              ><button class="quiet" onclick={() => (withdrawn = paper)} aria-label="Withdraw {paper.kind} {paper.number}">withdraw</button
+              ></td
             >{/if}
         </tr>
       {:else}<tr><td class="act">No papers are recorded: without them it is not steamed.</td></tr>{/each}
     </tbody>
   </table>
 </section>
+
+<Modal
+  open={withdrawn !== undefined}
+  on:close={() => (withdrawn = undefined)}
+  passiveModal
+  modalHeading="Withdraw {withdrawn?.kind ?? ''} {withdrawn?.number ?? ''}"
+>
+  {#if withdrawn}
+    <form method="POST" action="?/withdrawPaper" class="stack" use:enhance={keepTyped}>
+      <p>It counts no more, and stays in the book with who withdrew it and why.</p>
+      <input type="hidden" name="paper" value={withdrawn.id} />
+      <TextInput labelText="Why" name="why" maxlength={300} invalid={gone?.problem !== undefined} invalidText={gone?.problem ?? ''} />
+      <Button type="submit">Withdraw it</Button>
+    </form>
+  {/if}
+</Modal>
 
 <Modal bind:open passiveModal modalHeading="Add a paper">
   {#if open}

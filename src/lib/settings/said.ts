@@ -1,2 +1,8 @@
 /** What the last form of a page said: at which form, and what is wrong, made or done. */
-export type Said = { readonly at: string; readonly problem?: string; readonly done?: boolean; readonly link?: string } | null;
+export type Said = {
+  readonly at: string;
+  readonly problem?: string;
+  readonly field?: string;
+  readonly done?: boolean;
+  readonly link?: string;
+} | null;

@@ -4,7 +4,7 @@
   import PersonFields from '$lib/form/PersonFields.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
 
-  let { form } = $props();
+  let { data, form } = $props();
 </script>
 
 <svelte:head><title>First run · Joram</title></svelte:head>
@@ -28,6 +28,14 @@
     />
     <!-- The club's clock is the one of whoever founds it, until Settings say otherwise. -->
     <input type="hidden" name="zone" value={browser ? Intl.DateTimeFormat().resolvedOptions().timeZone : 'UTC'} />
+    {#if data.asksForCode}<TextInput
+        labelText="Set-up code, as it stands where the server was started"
+        name="code"
+        autocomplete="off"
+        invalid={form?.field === 'code'}
+        invalidText={form?.problem ?? ''}
+        required
+      />{/if}
     <PersonFields values={form?.values} problem={form?.problem} field={form?.field} />
     <Button type="submit">Open the book</Button>
   </form>

@@ -1,14 +1,22 @@
 import { isZone, Refusal, usualUnits } from '$core/units';
-import { invite } from '$server/accounts';
-import { check, need, orRefusal } from '$server/answer';
-import { membersOf, type Role, roles, saveUnits, saveZone, unitsSchema } from '$server/members';
+import { changePassword } from '$server/accounts/keeping';
+import { passwordSchema } from '$server/accounts/secrets';
+import { endSession, sessionsOf } from '$server/accounts/sessions';
+import { acts, check, need, orRefusal } from '$server/answer';
+import { membersOf, saveUnits, saveZone, unitsSchema } from '$server/members';
+import type { RequestEvent } from './$types';
 import { fail, redirect } from '@sveltejs/kit';
 
 const themes = ['sheet', 'lamp', 'sun'];
 
 export const load = async ({ locals }) => {
   const member = need(locals);
-  return { members: await membersOf(member.club), roles, zones: Intl.supportedValuesOf('timeZone') };
+  const [members, sessions] = await Promise.all([membersOf(member.club), sessionsOf(member)]);
+  return {
+    members,
+    zones: Intl.supportedValuesOf('timeZone'),
+    sessions: sessions.map((s) => ({ ...s, here: s.hash === locals.session?.hash }))
+  };
 };
 
 export const actions = {
@@ -26,7 +34,7 @@ export const actions = {
       .trim()
       .replaceAll(' ', '_');
     if (!isZone(zone)) return fail(400, { at: 'zone', problem: 'Choose a time zone from the list, or UTC.' });
-    await saveZone(member.club, zone);
+    await saveZone(member, zone);
     return { at: 'zone', done: true };
   },
   theme: async ({ request, cookies, url }) => {
@@ -42,13 +50,17 @@ export const actions = {
     // Asked for anew, so that the page itself comes in the theme.
     redirect(303, '/settings');
   },
-  invite: async ({ request, locals, url }) => {
-    const member = need(locals, 'invite');
-    const wanted = (await request.formData())
-      .getAll('role')
-      .map(String)
-      .filter((r): r is Role => (roles as readonly string[]).includes(r));
-    if (wanted.length === 0) return fail(400, { at: 'invite', problem: 'Choose at least one role for the new member.' });
-    return { at: 'invite', link: `${url.origin}/join/${await invite(member, wanted)}` };
-  }
+  password: acts('password', async ({ request, locals }: RequestEvent) => {
+    const member = need(locals);
+    const form = await request.formData();
+    const password = check<string>(passwordSchema, String(form.get('password') ?? ''));
+    await changePassword(member, locals.session!.hash, String(form.get('old') ?? ''), password);
+    return { at: 'password', done: true };
+  }),
+  session: acts('session', async ({ request, locals }: RequestEvent) => {
+    const member = need(locals);
+    const ended = await endSession(member, String((await request.formData()).get('session') ?? ''), true);
+    if (!ended) throw new Refusal('session', 'That session has ended already.', { code: 'missing' });
+    return { at: 'session', done: true };
+  })
 };

@@ -1,8 +1,10 @@
 <script lang="ts">
   import ClubClock from '$lib/settings/ClubClock.svelte';
-  import Members from '$lib/settings/Members.svelte';
+  import MembersHere from '$lib/settings/MembersHere.svelte';
+  import Password from '$lib/settings/Password.svelte';
   import type { Said } from '$lib/settings/said';
   import Theme from '$lib/settings/Theme.svelte';
+  import Sessions from '$lib/settings/Sessions.svelte';
   import Units from '$lib/settings/Units.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
 
@@ -25,7 +27,15 @@
       <Theme theme={data.theme} />
       <ClubClock zone={data.zone} zones={data.zones} now={data.now} may={data.rights.includes('set the clock')} {said} />
     </div>
-    <Members members={data.members} roles={data.roles} mayInvite={data.rights.includes('invite')} {said} />
+    <div class="stack">
+      <Password {said} />
+      <Sessions sessions={data.sessions} now={data.now} {said} />
+      <MembersHere
+        members={data.members}
+        mayKeep={data.rights.includes('keep members')}
+        mayRead={data.rights.includes('read what was done')}
+      />
+    </div>
   </div>
 </div>
 

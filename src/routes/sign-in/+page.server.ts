@@ -12,11 +12,12 @@ export const actions = {
   default: async ({ request, cookies, url, getClientAddress }) => {
     const form = await request.formData();
     const demo = form.get('demo');
+    const agent = request.headers.get('user-agent') ?? '';
     const name = String(form.get('name') ?? '').trim();
     const session = demo
-      ? await demoSignIn(String(demo))
+      ? await demoSignIn(String(demo), agent)
       : name
-        ? await signIn(name, String(form.get('password') ?? ''), getClientAddress())
+        ? await signIn(name, String(form.get('password') ?? ''), { address: getClientAddress(), agent })
         : { problem: 'Give the name you sign in with.', status: 400 as const };
     if ('problem' in session) return fail(session.status, { problem: session.problem, name });
     keepSession(cookies, session, url);

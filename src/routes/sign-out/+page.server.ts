@@ -1,4 +1,4 @@
-import { endSession } from '$server/accounts';
+import { endSession } from '$server/accounts/sessions';
 import { redirect } from '@sveltejs/kit';
 
 export const load = () => redirect(303, '/');

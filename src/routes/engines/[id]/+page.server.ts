@@ -1,7 +1,7 @@
 import { plantOf } from '$core/boiler';
 import type { Forbids } from '$core/log';
 import { acts, check, need, needId, notHere } from '$server/answer';
-import { addPaper, engine, paperSchema, papersOf, removePaper, retire } from '$server/engines';
+import { addPaper, engine, paperSchema, papersOf, retire, withdrawPaper, withdrawSchema } from '$server/engines';
 import { faults, faultSchema, raiseFault } from '$server/faults';
 import { usualPlan } from '$core/plan';
 import { engineFigures } from '$core/sums';
@@ -79,14 +79,14 @@ export const actions = {
   }),
   paper: acts('paper', async ({ request, params, locals }: RequestEvent) => {
     const member = need(locals, 'keep papers');
-    await addPaper(member.club, needId(params.id), check(paperSchema, await valuesOf(request)));
+    await addPaper(member, needId(params.id), check(paperSchema, await valuesOf(request)));
     return { at: 'paper', done: true };
   }),
-  dropPaper: async ({ request, params, locals }: RequestEvent) => {
+  withdrawPaper: acts('withdrawn', async ({ request, params, locals }: RequestEvent) => {
     const member = need(locals, 'keep papers');
-    await removePaper(member.club, needId(params.id), needId((await valuesOf(request)).paper ?? ''));
-    return { at: 'paper', done: true };
-  },
+    await withdrawPaper(member, needId(params.id), check(withdrawSchema, await valuesOf(request)));
+    return { at: 'withdrawn', done: true };
+  }),
   fault: acts('fault', async ({ request, params, locals }: RequestEvent) => {
     const member = need(locals, 'log');
     const { text, forbids } = check<{ text: string; forbids: Forbids }>(faultSchema, await valuesOf(request));

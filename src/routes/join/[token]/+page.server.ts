@@ -1,4 +1,5 @@
-import { invitation, join, joinSchema } from '$server/accounts';
+import { invitation, join } from '$server/accounts/coming-in';
+import { joinSchema } from '$server/accounts/secrets';
 import { Refusal } from '$core/units';
 import { check, orRefusal } from '$server/answer';
 import { keepSession } from '$server/session-cookie';
@@ -16,8 +17,9 @@ export const actions = {
     const checked = orRefusal(() => check<{ name: string; signIn: string; password: string }>(joinSchema, values));
     const { password: _, ...shown } = values;
     if (checked instanceof Refusal) return fail(400, { values: shown, field: checked.field, problem: checked.sentence });
-    const session = await join(params.token, checked);
-    if ('problem' in session) return fail(session.status, { values: shown, field: 'signIn', problem: session.problem });
+    const session = await join(params.token, checked, request.headers.get('user-agent') ?? '');
+    if ('problem' in session)
+      return fail(session.status, { values: shown, field: 'field' in session ? session.field : 'signIn', problem: session.problem });
     keepSession(cookies, session, url);
     redirect(303, '/');
   }
