@@ -30,7 +30,14 @@ const at = (days: number, hour: number) => {
   return d.getTime();
 };
 
-if (process.argv.includes('--fresh')) await sql`truncate club cascade`;
+if (process.argv.includes('--fresh')) {
+  const real = await sql<{ name: string }[]>`select name from club where not demo`;
+  if (real.length) {
+    console.error(`This database has a club that is no demo (${real.map((c) => c.name).join(', ')}): it is not made anew.`);
+    process.exit(1);
+  }
+  await sql`truncate club cascade`;
+}
 
 await sql.begin(async (tx) => {
   const json = (value: unknown) => tx.json(value as postgres.JSONValue);

@@ -1,15 +1,17 @@
 // joram VERB: the table of verbs, and what each needs before it can start.
 import { spawn, spawnSync } from 'node:child_process';
 import { chownSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { networkInterfaces, tmpdir } from 'node:os';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { build, packages, program, root } from './app.mjs';
 import { dataFolder, freePort, resetCluster, startCluster, stopCluster } from './cluster.mjs';
 import { chromium, clusterOwner, isRoot } from './machine.mjs';
 import { ensureDatabase, migrate } from './migrate.mjs';
+import { asked, restoreFrom, saveTo } from './saving.mjs';
 import { Stop, during, say } from './say.mjs';
-import { portIsFree, serve } from './serve.mjs';
+import { addresses, portIsFree, serve } from './serve.mjs';
+import { setUpCode } from './setup-code.mjs';
 
 /** @type {(() => unknown)[]} what to undo on the way out, last first */
 const undo = [];
@@ -47,17 +49,6 @@ async function database(name, data) {
   return { admin: cluster.url(name), app: cluster.url(name, 'app') };
 }
 
-const addresses = (/** @type {string} */ host, /** @type {number} */ port) =>
-  (['0.0.0.0', '::'].includes(host)
-    ? [
-        '127.0.0.1',
-        ...Object.values(networkInterfaces()).flatMap((list) =>
-          (list ?? []).filter((a) => a.family === 'IPv4' && !a.internal).map((a) => a.address)
-        )
-      ]
-    : [host]
-  ).map((address) => `http://${address}:${port}`);
-
 /** @typedef {{ host: string, port: number, fresh: boolean }} Flags */
 
 async function seed(/** @type {{ admin: string }} */ db, /** @type {boolean} */ fresh) {
@@ -82,16 +73,6 @@ async function start(/** @type {Flags} */ flags, /** @type {boolean} */ demo) {
     console.log(signIns);
   }
   say('Ctrl-C stops it');
-}
-
-/** While there is no club, a code that only whoever started the server can read. @param {{ admin: string }} db */
-async function setUpCode(db) {
-  const { default: postgres } = await import('postgres');
-  const sql = postgres(db.admin, { max: 1 });
-  const [row] = await sql`select exists (select from club) as any`.finally(() => sql.end());
-  if (row?.any) return undefined;
-  const { randomBytes } = await import('node:crypto');
-  return (process.env.JORAM_SETUP_CODE ??= /** @type {string[]} */ (randomBytes(6).toString('hex').match(/.{4}/g)).join('-'));
 }
 
 async function seedWhenNeeded(/** @type {{ admin: string }} */ db, /** @type {boolean} */ fresh) {
@@ -214,6 +195,11 @@ const dbVerbs = {
   },
   stop: async () => say((await stopCluster()) ? 'stopped' : 'the database was not running'),
   reset: async () => {
+    // Everything is in it: asked for by name, or said with --yes by what cannot be asked.
+    if (existsSync(join(dataFolder(), 'pg')) && !process.argv.includes('--yes')) {
+      const typed = await asked(`This removes the database in ${dataFolder()} with everything in it. Type reset to go on: `);
+      if (typed !== 'reset') throw new Stop('Nothing was removed.');
+    }
     await resetCluster();
     say(`the cluster in ${dataFolder()} is gone`);
   },
@@ -232,6 +218,14 @@ const verbs = {
   shots: { what: 'remake docs/screenshots from the demo data', run: shots },
   derive: { what: 'remake what older versions derived from logs and plans (--all: everything; --demo: the demo’s)', run: derive },
   bench: { what: 'speed, on a database of its own, printed as a table', run: bench },
+  backup: {
+    what: 'FILE: save the database while it runs, with its counts and checksums (--database NAME, --demo)',
+    run: () => saveTo(database)
+  },
+  restore: {
+    what: 'FILE: restore it into an empty or another database (--database NAME; --replace asks for its name)',
+    run: () => restoreFrom((stop) => undo.push(stop))
+  },
   db: {
     what: 'start | stop | reset | psql [DATABASE]: the private database',
     run: async () => {
@@ -266,7 +260,10 @@ async function main() {
         host: { type: 'string', default: '0.0.0.0' },
         fresh: { type: 'boolean', default: false },
         all: { type: 'boolean', default: false },
-        demo: { type: 'boolean', default: false }
+        demo: { type: 'boolean', default: false },
+        yes: { type: 'boolean', default: false },
+        replace: { type: 'boolean', default: false },
+        database: { type: 'string' }
       }
     }));
   } catch (error) {

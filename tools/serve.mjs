@@ -1,6 +1,7 @@
 // The web server around the built application: plain http, so that a phone on the club's own network can sign in,
 // and behind a proxy whatever protocol the proxy says in X-Forwarded-Proto.
 import { createServer } from 'node:http';
+import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import { root } from './app.mjs';
 import { Stop } from './say.mjs';
@@ -64,3 +65,15 @@ export function portIsFree(host, port) {
     probe.listen(port, host, () => probe.close(() => done(undefined)));
   });
 }
+
+/** Where a browser finds it: each address of this machine when it listens on all. */
+export const addresses = (/** @type {string} */ host, /** @type {number} */ port) =>
+  (['0.0.0.0', '::'].includes(host)
+    ? [
+        '127.0.0.1',
+        ...Object.values(networkInterfaces()).flatMap((list) =>
+          (list ?? []).filter((a) => a.family === 'IPv4' && !a.internal).map((a) => a.address)
+        )
+      ]
+    : [host]
+  ).map((address) => `http://${address}:${port}`);

@@ -42,7 +42,7 @@ describe('the one command says in a sentence why it stops', () => {
   it('a cluster that was never finished', () => {
     mkdirSync(join(data, 'pg'));
     expect(joram(['db', 'start'])).toMatchObject({ status: 1, stderr: expect.stringContaining('is not a finished database cluster') });
-    expect(joram(['db', 'reset'])).toMatchObject({ status: 0 });
+    expect(joram(['db', 'reset', '--yes'])).toMatchObject({ status: 0 });
   });
 
   const adminUrl = process.env.JORAM_TEST_ADMIN_URL;
