@@ -1,5 +1,6 @@
 import { sessionMember } from '$server/accounts/sessions';
-import { error, type Handle, type HandleServerError, redirect } from '@sveltejs/kit';
+import { unkeepable, unkeepableSentence } from '$server/text';
+import { error, type Handle, type HandleServerError, redirect, type RequestEvent } from '@sveltejs/kit';
 
 const themes = ['sheet', 'lamp', 'sun'] as const;
 /** Pages for people who have not signed in. */
@@ -14,12 +15,28 @@ const secure: Record<string, string> = {
   'cross-origin-resource-policy': 'same-origin'
 };
 
+async function spoiltIn({ request, url, params }: RequestEvent): Promise<string | undefined> {
+  const inAddress = unkeepable({ ...params, ...Object.fromEntries(url.searchParams) });
+  if (inAddress !== undefined || request.method !== 'POST') return inAddress;
+  if (!/^(application\/x-www-form-urlencoded|multipart\/form-data)/.test(request.headers.get('content-type') ?? '')) return undefined;
+  // A form that cannot be read is the action's to refuse.
+  const form = await request
+    .clone()
+    .formData()
+    .catch(() => undefined);
+  return form && unkeepable([...form].filter(([, value]) => typeof value === 'string'));
+}
+
 export const handle: Handle = async ({ event, resolve }) => {
   const { cookies, locals, request, url } = event;
   // SvelteKit refuses forms from another origin; JSON and deletions are refused here.
   const origin = request.headers.get('origin');
   if (!['GET', 'HEAD', 'OPTIONS'].includes(request.method) && origin && origin !== url.origin)
     error(403, { message: 'This request came from another site and was refused.' });
+
+  // Text that no database takes is refused at the door, in an address and in a form; JSON is looked at where it is read.
+  const spoilt = await spoiltIn(event);
+  if (spoilt !== undefined) error(400, { message: unkeepableSentence, then: `It stands in: ${spoilt}.` });
 
   const wanted = cookies.get('joram-theme');
   locals.theme = themes.find((t) => t === wanted) ?? 'sheet';

@@ -2,6 +2,7 @@ import { isDay, Refusal, type RefusalCode } from '$core/units';
 import { error, fail, json } from '@sveltejs/kit';
 import Joi from 'joi';
 import { allowed, type Member, type Right } from './members';
+import { checkText } from './text';
 
 /** Largest body that an endpoint reads, bytes: a batch of 500 entries is about 150 kB, a record with 2,000 about 700. */
 export const bodyLimit = 2 * 1024 * 1024;
@@ -16,6 +17,15 @@ const statuses: Record<RefusalCode, number> = {
   'too often': 429
 };
 
+/** A refusal, or what the database refuses as data that it cannot hold (class 22: out of range, no such moment); nothing for a fault of ours. */
+function asRefusal(problem: unknown): Refusal | undefined {
+  if (problem instanceof Refusal) return problem;
+  const { code } = problem as { code?: string };
+  return typeof code === 'string' && /^22...$/.test(code)
+    ? new Refusal('body', 'A number or a time in this is beyond what can be kept: look at it again.')
+    : undefined;
+}
+
 type Handler<E, R> = (event: E) => R | Promise<R>;
 
 /** An endpoint whose refusals become answers: the field that is wrong, the sentence that says what is expected, and what goes with it. */
@@ -25,8 +35,9 @@ export const answers =
     try {
       return await handler(event);
     } catch (problem) {
-      if (!(problem instanceof Refusal)) throw problem;
-      const { field, sentence, code, more } = problem;
+      const refusal = asRefusal(problem);
+      if (!refusal) throw problem;
+      const { field, sentence, code, more } = refusal;
       const response = json({ code, field, sentence, ...more }, { status: statuses[code] });
       // The rest of a body that is too long is not read, so the connection cannot be used again.
       if (code === 'too large') response.headers.set('connection', 'close');
@@ -41,8 +52,9 @@ export const acts =
     try {
       return await action(event);
     } catch (problem) {
-      if (!(problem instanceof Refusal)) throw problem;
-      return fail(statuses[problem.code], { at, field: problem.field, problem: problem.sentence });
+      const refusal = asRefusal(problem);
+      if (!refusal) throw problem;
+      return fail(statuses[refusal.code], { at, field: refusal.field, problem: refusal.sentence });
     }
   };
 
@@ -67,8 +79,8 @@ export function orRefusal<T>(work: () => T): T | Refusal {
   }
 }
 
-/** Reads a JSON body of bounded size. @throws Refusal when it is too long, or no JSON */
-export async function readJson(request: Request, limit = bodyLimit): Promise<unknown> {
+/** Reads a JSON body of bounded size. @param whole refuse all of it for one text that cannot be kept @throws Refusal when it is too long, or no JSON */
+export async function readJson(request: Request, limit = bodyLimit, { whole = true } = {}): Promise<unknown> {
   const tooLong = () => new Refusal('body', `The body is over ${limit / 1024 / 1024} MB: send less at once.`, { code: 'too large' });
   if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLong();
   let text: string;
@@ -81,6 +93,7 @@ export async function readJson(request: Request, limit = bodyLimit): Promise<unk
   if (text.length > limit) throw tooLong();
   const parsed = parseJson(text);
   if ('problem' in parsed) throw new Refusal('body', parsed.problem);
+  if (whole) checkText(parsed.value);
   return parsed.value;
 }
 

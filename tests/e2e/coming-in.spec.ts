@@ -49,7 +49,9 @@ for (const [width, viewport] of Object.entries(widths))
       await page.locator('.link button').click();
       await expect(page.getByText(/^Copied\.$|^Not copied: mark it/)).toBeVisible();
       const link = (await page.locator('.link span').first().innerText()).trim();
-      await page.getByRole('button', { name: 'Sign out' }).first().click();
+      await page.goto('/settings');
+      await alive(page);
+      await page.getByRole('button', { name: 'Sign out' }).locator('visible=true').first().click();
       await page.waitForURL(/sign-in/);
       await alive(page);
       const signIn = page.locator('main form').first();

@@ -7,10 +7,11 @@ import { allowed } from '$server/members';
 import Joi from 'joi';
 import type { RequestEvent } from './$types';
 
+// What an address asks for that cannot be is as if it had not been asked for.
 const filter = Joi.object({
-  engine: Joi.string().uuid().empty(''),
-  show: Joi.valid('open', 'fixed', 'all').default('open'),
-  page: Joi.number().integer().min(1).max(10_000).default(1)
+  engine: Joi.string().uuid().empty('').failover(''),
+  show: Joi.valid('open', 'fixed', 'all').default('open').failover('open'),
+  page: Joi.number().integer().min(1).max(10_000).default(1).failover(1)
 }).unknown();
 
 export const load = async ({ locals, url }) => {

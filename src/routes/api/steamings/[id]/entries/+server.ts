@@ -1,10 +1,11 @@
 import type { RequestEvent } from './$types';
 import { checkEntry } from '$core/log/check';
 import { Refusal } from '$core/units';
-import { answers, need, needId, notHere, readJson } from '$server/answer';
+import { answers, bodyLimit, need, needId, notHere, readJson } from '$server/answer';
 import { appendEntries, type Sent } from '$server/append';
 import { placeOf } from '$server/live/place';
 import { entriesAfter, steaming } from '$server/steamings';
+import { unkeepable, unkeepableSentence } from '$server/text';
 import { json } from '@sveltejs/kit';
 
 /** The most that one batch holds. */
@@ -17,7 +18,7 @@ const most = 500;
 export const POST = answers<RequestEvent>(async ({ request, params, locals }) => {
   const member = need(locals, 'log');
   const id = needId(params.id);
-  const value = await readJson(request);
+  const value = await readJson(request, bodyLimit, { whole: false });
   const many = typeof value === 'object' && value !== null && 'entries' in value;
   const documents = many ? (value as { entries: unknown }).entries : [value];
   if (!Array.isArray(documents) || documents.length === 0)
@@ -37,8 +38,10 @@ export const POST = answers<RequestEvent>(async ({ request, params, locals }) =>
     });
   };
   documents.forEach((document, index) => {
+    const spoilt = unkeepable(document);
     const checked = checkEntry(document);
-    if ('field' in checked) refuse(index, checked);
+    if (spoilt !== undefined) refuse(index, { field: spoilt, sentence: unkeepableSentence });
+    else if ('field' in checked) refuse(index, checked);
     else if (checked.entry.source === 'device')
       refuse(index, { field: 'source', sentence: 'Only a device with its own token logs as a device.' });
     else good.push(checked.entry as Sent);
