@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest';
+import { at, entry, glass, lit, type Made, steaming } from '../../../tests/made';
+import { closing, type Entry, type LogRight, mayNotEnter } from '.';
+
+const who = (name: string, ...rights: LogRight[]) => ({ name, may: (right: LogRight) => rights.includes(right) });
+const keeper = who('Wenna', 'sign as keeper');
+const steward = who('Corrin', 'sign as keeper', 'add late notes', 'strike a signature', 'clear a bar');
+const examiner = who('Hesper', 'sign as examiner', 'add late notes', 'clear a bar');
+const trainee = who('Pim');
+const sign = (minute: number, as: 'keeper' | 'examiner' = 'keeper', name = 'Wenna'): Made => [minute, 'sign', { as, name }];
+/** Asked of one more entry, made in that minute and asked about so many minutes later. */
+const asked = (made: Made[], more: Made, maker = keeper, later = 0, changes: Partial<Entry> = {}) => {
+  const one = { ...entry(more, 900), by: maker.name, ...changes } as Entry;
+  return mayNotEnter(one, steaming('Little Bittern', made), maker, at(more[0] + later));
+};
+
+describe('may it go in', () => {
+  it('what a person says of the engine goes in; an override only at the start', () => {
+    expect(asked([], [1, 'note', { text: 'x' }], trainee)).toBeUndefined();
+    expect(asked([], glass(1, 0.5), trainee)).toBeUndefined();
+    expect(asked([], [1, 'override', { reason: 'x', of: ['y'] }], steward)).toMatchObject({ field: 'kind' });
+  });
+
+  it('a step that the log does not bear out does not, when it is made now; two minutes later it is taken as it was said', () => {
+    const tick: Made = [1, 'tick', { step: 'fill', outcome: 'done' }];
+    expect(asked([], tick)).toMatchObject({ field: 'body.step', sentence: expect.stringContaining('Log the glass') });
+    expect(asked([], tick, keeper, 1.99)).toBeDefined();
+    expect(asked([], tick, keeper, 2)).toBeUndefined();
+  });
+
+  it('a signature is by who may, in their own name, once, and not over a fire that is left', () => {
+    expect(asked([], sign(5))).toBeUndefined();
+    expect(asked([], sign(5), who('Wenna'))).toEqual({ field: 'body.as', sentence: 'Your role does not allow you to sign as keeper.' });
+    expect(asked([], sign(5, 'examiner'))).toMatchObject({ field: 'body.as' });
+    expect(asked([], sign(5, 'keeper', 'Corrin'))).toEqual({
+      field: 'body.name',
+      sentence: 'A signature is your own: you are signed in as Wenna, not as Corrin.'
+    });
+    expect(asked([sign(4)], sign(5, 'keeper', 'Corrin'), steward)).toEqual({ field: 'kind', sentence: 'It was signed by Wenna already.' });
+    expect(asked([sign(4)], sign(5, 'examiner', 'Hesper'), examiner)).toBeUndefined();
+    expect(asked([lit], sign(5))).toMatchObject({ field: 'kind', sentence: expect.stringContaining('still fire in it') });
+    expect(asked([lit], sign(5), keeper, 3)).toBeUndefined();
+  });
+
+  it('what is signed is closed: late notes by those who may; what was made before belongs in', () => {
+    const note = (minute: number): Made => [minute, 'note', { text: 'x' }];
+    expect(asked([sign(4)], note(4), trainee)).toBeUndefined();
+    expect(asked([sign(4)], note(5), trainee)).toMatchObject({
+      sentence: expect.stringContaining('only an owner, a steward or an examiner')
+    });
+    expect(asked([sign(4)], note(5), steward)).toBeUndefined();
+    expect(asked([sign(4)], glass(5, 0.5), steward)).toMatchObject({ sentence: expect.stringContaining('is told in a late note') });
+    expect(asked([sign(4)], glass(3, 0.5), trainee)).toBeUndefined();
+    // An examiner's signature closes nothing, nor does one that is struck.
+    expect(asked([sign(4, 'examiner', 'Hesper')], note(5), trainee)).toBeUndefined();
+    expect(asked([sign(4), [4.5, 'strike', {}, 0]], note(5), trainee)).toBeUndefined();
+    const { entries, struck } = steaming('Little Bittern', [sign(4), [4.5, 'strike', {}, 0], sign(6)]);
+    expect(closing({ entries, struck })?.at).toBe(new Date(at(6)).toISOString());
+  });
+
+  it('a strike needs its target; a signature and another’s fault are struck by those who may, an override by nobody', () => {
+    const fault: Made = [1, 'fault', { text: 'weep', forbids: 'nothing' }];
+    const strike = (made: Made[], maker = keeper, target = 0) => asked(made, [5, 'strike', {}, target], maker);
+    expect(strike([glass(1, 0.5)], trainee)).toBeUndefined();
+    expect(strike([glass(1, 0.5)], trainee, 77)).toEqual({ field: 'strikes', sentence: 'There is no such entry in this log to strike.' });
+    expect(strike([fault])).toBeUndefined();
+    expect(strike([fault], trainee)).toMatchObject({ sentence: 'Only Wenna, an owner, a steward or an examiner strikes this fault.' });
+    expect(strike([fault], examiner)).toBeUndefined();
+    expect(strike([sign(4)])).toMatchObject({ sentence: 'Only an owner or a steward strikes a signature.' });
+    // To strike the signature that closed it opens it again; anything else after it stays shut.
+    expect(strike([sign(4)], steward)).toBeUndefined();
+    expect(strike([glass(1, 0.5), sign(4)], steward)).toMatchObject({ field: 'kind' });
+    expect(strike([[0, 'override', { reason: 'x', of: ['y'] }]], steward)).toMatchObject({
+      sentence: expect.stringContaining('stays in the record')
+    });
+  });
+});
