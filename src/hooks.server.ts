@@ -24,7 +24,7 @@ async function spoiltIn({ request, url, params }: RequestEvent): Promise<string 
     .clone()
     .formData()
     .catch(() => undefined);
-  return form && unkeepable([...form].filter(([, value]) => typeof value === 'string'));
+  return form && unkeepable(Object.fromEntries(form));
 }
 
 export const handle: Handle = async ({ event, resolve }) => {

@@ -43,6 +43,14 @@ export async function counted(tx) {
 const client = async (/** @type {string} */ url) =>
   (await import('postgres')).default(url, { max: 1, onnotice: () => {}, connection: { TimeZone: 'UTC' } });
 
+/** A URL without its password, which would stand in the list of programs, and the environment that has it. @param {string} given */
+function open(given) {
+  const url = new URL(given);
+  const password = decodeURIComponent(url.password);
+  url.password = '';
+  return { url: url.href, env: { ...process.env, PGPASSWORD: password } };
+}
+
 /**
  * Saves a database while it runs: dump and counts are of the same moment.
  * @param {string} adminUrl
@@ -59,8 +67,8 @@ export async function backup(adminUrl, given) {
   try {
     return await sql.begin('isolation level repeatable read read only', async (tx) => {
       const [look] = await tx`select pg_export_snapshot() as snapshot, (select coalesce(max(number), 0) from migration) as migration`;
-      const args = ['--format=custom', '--no-owner', `--snapshot=${look?.snapshot}`, `--file=${making}`, adminUrl];
-      const { code, output } = await run(join(bin, 'pg_dump'), args, { cwd: '/' });
+      const args = ['--format=custom', '--no-owner', `--snapshot=${look?.snapshot}`, `--file=${making}`, open(adminUrl).url];
+      const { code, output } = await run(join(bin, 'pg_dump'), args, { cwd: '/', env: open(adminUrl).env });
       if (code !== 0) throw whyFailed(making, output, 'The database could not be saved.');
       /** @type {Manifest} */
       const manifest = {
@@ -135,8 +143,8 @@ export async function restore(url, name, given, { appPassword, replace } = {}) {
     // Rights are given to the role that serves; it is not part of a dump.
     await server`do $$ begin if not exists (select from pg_roles where rolname = 'joram_app') then
       create role joram_app nologin nosuperuser nocreatedb nocreaterole nobypassrls; end if; end $$`;
-    const args = ['--exit-on-error', '--no-owner', '--single-transaction', `--dbname=${url(making)}`, file];
-    const { code, output } = await run(join(bin, 'pg_restore'), args, { cwd: '/' });
+    const args = ['--exit-on-error', '--no-owner', '--single-transaction', `--dbname=${open(url(making)).url}`, file];
+    const { code, output } = await run(join(bin, 'pg_restore'), args, { cwd: '/', env: open(url(making)).env });
     if (code !== 0) throw whyFailed(file, output, 'The backup could not be restored; nothing was changed.');
     const sql = await client(url(making));
     try {

@@ -10,7 +10,8 @@
   // Until the page is alive, what is drawn to be pointed at says so.
   onMount(() => document.documentElement.setAttribute('data-live', ''));
   // Whatever page is open delivers what waits on this device, for whoever is signed in.
-  $effect(() => outbox().open(data.member?.id));
+  const me = $derived(data.member?.id);
+  $effect(() => outbox().open(me));
   const places = [
     { href: '/', name: 'Yard' },
     { href: '/day', name: 'Day sheets' },

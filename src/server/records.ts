@@ -1,6 +1,7 @@
 import { checkRecord, type KeptEntry, type RecordDocument, recordDocument } from '$core/formats';
 import { Refusal } from '$core/units';
 import type { Member } from './members';
+import { tell } from './audit';
 import { inClub } from './database';
 import { entriesIn } from './sql/entry';
 import { json } from './sql/json';
@@ -24,6 +25,7 @@ export async function exportRecord(member: Member, id: string): Promise<RecordDo
   const found = await kept(member.club, id);
   if (!found) return undefined;
   const { steaming: s, entries } = found;
+  await inClub(member.club, (tx) => tell(tx, member.club, member, 'record exported', { engine: s.engine }));
   return recordDocument({
     club: s.importedFrom?.club ?? member.clubName,
     steaming: {
@@ -80,6 +82,7 @@ export async function importRecord(member: Member, record: RecordDocument): Prom
     for (let i = 0; i < rows.length; i += 1000) await tx`insert into entry ${tx(rows.slice(i, i + 1000) as never)}`;
     await settle(tx, member.club, s.id);
     await derivePlans(tx, member.club, engineId);
+    await tell(tx, member.club, member, 'record brought in', { engine: s.engine });
     return { id: s.id, madeEngine: !engine };
   }).catch((error: { code?: string }) => {
     if (error.code === '23505')

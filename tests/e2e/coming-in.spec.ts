@@ -1,6 +1,4 @@
-import postgres from 'postgres';
-import { ensureDatabase, migrate } from '../../tools/migrate.mjs';
-import { anotherProcess } from '../unit/process';
+import { emptyBook } from '../unit/process';
 import { expect, test } from './loopback';
 import { alive } from './people';
 import { readBack, type Typed, typeInto, untyped } from './typing';
@@ -8,15 +6,10 @@ import { readBack, type Typed, typeInto, untyped } from './typing';
 /** Coming in, typed by hand: the first club of an empty book, signing in, joining by a link. On an application of its own. */
 
 const widths = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } };
-const database = (of: string, name: string) => Object.assign(new URL(of), { pathname: `/${name}` }).href;
 
 for (const [width, viewport] of Object.entries(widths))
   test(`an empty book is opened, its owner signs in and lets somebody in (${width})`, async ({ browser }) => {
-    const [admin, serving] = [process.env.JORAM_TEST_ADMIN_URL!, process.env.JORAM_TEST_APP_URL!];
-    const name = `joram_first_${width}_${process.pid}`;
-    await ensureDatabase(admin, name);
-    await migrate(database(admin, name));
-    const app = await anotherProcess(database(serving, name));
+    const app = await emptyBook(`joram_first_${width}`);
     const context = await browser.newContext({ baseURL: app.url, viewport });
     const page = await context.newPage();
     const form = page.locator('main form').first();
@@ -88,9 +81,6 @@ for (const [width, viewport] of Object.entries(widths))
       await expect(page.locator('tr', { hasText: 'Nessa Wherry' })).toContainText('nessa');
     } finally {
       await context.close();
-      await app.stop();
-      const sql = postgres(admin, { max: 1, onnotice: () => {} });
-      await sql.unsafe(`drop database if exists ${name} with (force)`);
-      await sql.end();
+      await app.drop();
     }
   });

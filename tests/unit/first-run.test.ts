@@ -1,25 +1,12 @@
-import postgres from 'postgres';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { ensureDatabase, migrate } from '../../tools/migrate.mjs';
-import { anotherProcess } from './process';
+import { emptyBook, hasServer } from './process';
 
-const [adminUrl, appUrl] = [process.env.JORAM_TEST_ADMIN_URL, process.env.JORAM_TEST_APP_URL];
-const database = (of: string, name: string) => Object.assign(new URL(of), { pathname: `/${name}` }).href;
-
-describe.skipIf(!adminUrl || !appUrl)('an empty database', () => {
-  const name = `joram_empty_${process.pid}`;
-  let app: Awaited<ReturnType<typeof anotherProcess>>;
+describe.skipIf(!hasServer)('an empty database', () => {
+  let app: Awaited<ReturnType<typeof emptyBook>>;
   beforeAll(async () => {
-    await ensureDatabase(adminUrl!, name);
-    await migrate(database(adminUrl!, name));
-    app = await anotherProcess(database(appUrl!, name));
+    app = await emptyBook('joram_empty');
   });
-  afterAll(async () => {
-    await app?.stop();
-    const sql = postgres(adminUrl!, { max: 1, onnotice: () => {} });
-    await sql.unsafe(`drop database if exists ${name} with (force)`);
-    await sql.end();
-  });
+  afterAll(() => app?.drop());
 
   const form = (path: string, fields: Record<string, string>, cookie = '') =>
     fetch(`${app.url}${path}`, {

@@ -1,20 +1,15 @@
 import fc from 'fast-check';
-import postgres from 'postgres';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { patterns } from '../../src/core/engine';
-import { ensureDatabase, migrate } from '../../tools/migrate.mjs';
-import { anotherProcess } from './process';
+import { emptyBook, hasServer } from './process';
 
-const [adminUrl, appUrl] = [process.env.JORAM_TEST_ADMIN_URL, process.env.JORAM_TEST_APP_URL];
-const database = (of: string, name: string) => Object.assign(new URL(of), { pathname: `/${name}` }).href;
 const wanted = 10_000;
 /** However slow the machine is, s. */
 const box = 100;
 const seed = 20_261_126;
 
-describe.skipIf(!adminUrl || !appUrl)('bad bytes', () => {
-  const name = `joram_fuzz_${process.pid}`;
-  let app: Awaited<ReturnType<typeof anotherProcess>>;
+describe.skipIf(!hasServer)('bad bytes', () => {
+  let app: Awaited<ReturnType<typeof emptyBook>>;
   let cookie = '';
   const ids = { engine: '', steaming: '', plan: '' };
   const json = (method: string, path: string, body: unknown) =>
@@ -33,21 +28,14 @@ describe.skipIf(!adminUrl || !appUrl)('bad bytes', () => {
     });
 
   beforeAll(async () => {
-    await ensureDatabase(adminUrl!, name);
-    await migrate(database(adminUrl!, name));
-    app = await anotherProcess(database(appUrl!, name));
+    app = await emptyBook('joram_fuzz');
     const fields = { club: 'Sedge Lode', zone: 'UTC', name: 'Ansel Rushby', signIn: 'ansel', password: 'three dry words' };
     cookie = (await form('/first-run', Object.entries(fields))).headers.get('set-cookie')!.split(';')[0]!;
     ids.engine = (await (await json('POST', '/api/engines', patterns[2]!.fitOut)).json()).id;
     ids.steaming = (await (await json('POST', `/api/engines/${ids.engine}/steamings`, { reason: 'fuzz' })).json()).id;
     ids.plan = (await (await json('POST', `/api/engines/${ids.engine}/plans`, { purpose: '', plan: plan() })).json()).id;
   });
-  afterAll(async () => {
-    await app?.stop();
-    const sql = postgres(adminUrl!, { max: 1, onnotice: () => {} });
-    await sql.unsafe(`drop database if exists ${name} with (force)`);
-    await sql.end();
-  });
+  afterAll(() => app?.drop());
 
   const plan = () => ({ wants: [{ what: 'train', at: '2027-06-13T10:00:00.000Z' }], people: [{ name: 'Ansel Rushby', as: 'keeper' }] });
   const entry = (kind: string, body: object) => ({ id: crypto.randomUUID(), kind, at: new Date().toISOString(), ahead: 3, body });

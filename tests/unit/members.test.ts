@@ -1,26 +1,14 @@
 import postgres from 'postgres';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { patterns } from '../../src/core/engine';
-import { ensureDatabase, migrate } from '../../tools/migrate.mjs';
-import { anotherProcess, feed } from './process';
+import { emptyBook, feed, hasServer } from './process';
 
-const [adminUrl, appUrl] = [process.env.JORAM_TEST_ADMIN_URL, process.env.JORAM_TEST_APP_URL];
-const database = (of: string, name: string) => Object.assign(new URL(of), { pathname: `/${name}` }).href;
-
-describe.skipIf(!adminUrl || !appUrl)('members, kept by their owner', () => {
-  const name = `joram_members_${process.pid}`;
-  let app: Awaited<ReturnType<typeof anotherProcess>>;
+describe.skipIf(!hasServer)('members, kept by their owner', () => {
+  let app: Awaited<ReturnType<typeof emptyBook>>;
   beforeAll(async () => {
-    await ensureDatabase(adminUrl!, name);
-    await migrate(database(adminUrl!, name));
-    app = await anotherProcess(database(appUrl!, name), { JORAM_SETUP_CODE: 'sedge-lode-7' });
+    app = await emptyBook('joram_members', { JORAM_SETUP_CODE: 'sedge-lode-7' });
   });
-  afterAll(async () => {
-    await app?.stop();
-    const sql = postgres(adminUrl!, { max: 1, onnotice: () => {} });
-    await sql.unsafe(`drop database if exists ${name} with (force)`);
-    await sql.end();
-  });
+  afterAll(() => app?.drop());
 
   /** A form sent as a browser does; what came of it, and the session that it gave. */
   async function send(cookie: string, path: string, fields: Record<string, string> | [string, string][]) {
@@ -46,7 +34,7 @@ describe.skipIf(!adminUrl || !appUrl)('members, kept by their owner', () => {
     return send('', `/join/${linkIn(made.text, 'join')}`, { name: full, signIn: who, password });
   }
   const memberId = async (who: string) => {
-    const sql = postgres(database(adminUrl!, name), { max: 1 });
+    const sql = postgres(app.admin, { max: 1 });
     const [row] = await sql<{ id: string }[]>`select member_id as id from member where sign_in = ${who}`.finally(() => sql.end());
     return row!.id;
   };
@@ -134,8 +122,7 @@ describe.skipIf(!adminUrl || !appUrl)('members, kept by their owner', () => {
   it('good sign-ins are not counted, wrong ones are: for a name, by every process, through a restart', async () => {
     for (let i = 0; i < 12; i++) expect((await signIn('ansel')).type).toBe('redirect');
     for (let i = 0; i < 9; i++) expect((await signIn('corrin', `guess ${i}`)).text).toContain('do not belong together');
-    await app.stop();
-    app = await anotherProcess(database(appUrl!, name));
+    await app.restart();
     expect((await signIn('corrin', 'five dry reeds')).text).toContain('Too many tries');
     expect((await signIn('ansel')).type).toBe('redirect');
   });
@@ -169,7 +156,7 @@ describe.skipIf(!adminUrl || !appUrl)('members, kept by their owner', () => {
     await send(owner, `/engines/${id}?/paper`, { kind: 'Boiler certificate', number: 'DE-7', issued: '2026-01-02', expires: '2099-01-01' });
     const paper = async () => /aria-label="Withdraw Boiler certificate DE-7"/.test((await page(owner, `/engines/${id}`)).text);
     expect(await paper()).toBe(true);
-    const sql = postgres(database(adminUrl!, name), { max: 1 });
+    const sql = postgres(app.admin, { max: 1 });
     const [row] = await sql<{ id: string }[]>`select paper_id as id from paper`;
     expect((await send(owner, `/engines/${id}?/withdrawPaper`, { paper: row!.id, why: '' })).text).toContain('Say why');
     await send(owner, `/engines/${id}?/withdrawPaper`, { paper: row!.id, why: 'wrong engine' });
@@ -195,7 +182,7 @@ describe.skipIf(!adminUrl || !appUrl)('members, kept by their owner', () => {
     const csv = (await page(owner, '/audit/audit.csv')).text;
     expect(csv.split('\r\n')[0]).toBe('at,by,what,said,about');
     // Nobody changes it: not even the role that serves.
-    const app_ = postgres(database(appUrl!, name), { max: 1 });
+    const app_ = postgres(app.serving, { max: 1 });
     await expect(app_`update audit set by_name = 'x'`).rejects.toThrow(/permission denied/);
     await expect(app_`delete from audit`).rejects.toThrow(/permission denied/);
     await expect(app_`delete from paper`).rejects.toThrow(/permission denied/);

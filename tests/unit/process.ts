@@ -1,4 +1,6 @@
 import { spawn } from 'node:child_process';
+import postgres from 'postgres';
+import { ensureDatabase, migrate } from '../../tools/migrate.mjs';
 
 /** Another process of the built application, on any database. */
 export async function anotherProcess(
@@ -19,6 +21,35 @@ export async function anotherProcess(
     stop: () => {
       child.kill('SIGTERM');
       return ended;
+    }
+  };
+}
+
+const [adminUrl, appUrl] = [process.env.JORAM_TEST_ADMIN_URL, process.env.JORAM_TEST_APP_URL];
+/** Whether there is a server to make databases on. */
+export const hasServer = Boolean(adminUrl && appUrl);
+
+/** An empty database of its own, and a process that serves it. */
+export async function emptyBook(name: string, env: Record<string, string> = {}) {
+  const of = (url: string) => Object.assign(new URL(url), { pathname: `/${name}_${process.pid}` }).href;
+  await ensureDatabase(adminUrl!, `${name}_${process.pid}`);
+  await migrate(of(adminUrl!));
+  let app = await anotherProcess(of(appUrl!), env);
+  return {
+    admin: of(adminUrl!),
+    serving: of(appUrl!),
+    get url() {
+      return app.url;
+    },
+    async restart() {
+      await app.stop();
+      app = await anotherProcess(of(appUrl!));
+    },
+    async drop() {
+      await app.stop();
+      const sql = postgres(adminUrl!, { max: 1, onnotice: () => {} });
+      await sql.unsafe(`drop database if exists ${name}_${process.pid} with (force)`);
+      await sql.end();
     }
   };
 }

@@ -66,11 +66,11 @@ export function add(log: Log, entry: Entry): Log {
   const old = log.entries[known];
   // The same id with another time would be two entries under one name: the first stands.
   if (old && (old.receivedAt || !entry.receivedAt)) return log;
-  if (old?.at === entry.at) return { ...log, entries: log.entries.with(known, entry) };
-  const others = old ? log.entries.toSpliced(known, 1) : log.entries;
+  if (old?.at === entry.at) return { ...log, entries: log.entries.map((e) => (e === old ? entry : e)) };
+  const others = old ? log.entries.filter((e) => e !== old) : log.entries;
   let place = others.length;
   while (place > 0 && inOrder(entry, others[place - 1]!) < 0) place--;
-  const entries = others.toSpliced(place, 0, entry);
+  const entries = [...others.slice(0, place), entry, ...others.slice(place)];
   const target = entry.strikes ? entries.findIndex((e) => e.id === entry.strikes) : -1;
   // A strike may undo another strike, and a late entry may already be struck: both are settled by the struck set below.
   return refold(log, entries, Math.min(place, ...[target, known].filter((i) => i >= 0)));

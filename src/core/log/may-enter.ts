@@ -3,7 +3,7 @@ import type { Log } from './fold';
 import type { Bodies } from './kinds';
 import { forbidden, tickRefused } from './standing';
 
-/** MAY IT GO IN? What a member may enter into a log as it stands: asked by the buttons before, and by the server always. */
+/** MAY IT GO IN? What a member may enter into a log as it stands: asked by the Footplate before it is made, and by the server always. */
 
 /** What a member may do that the log asks for. */
 export type LogRight = 'sign as keeper' | 'sign as examiner' | 'add late notes' | 'strike a signature' | 'clear a bar';

@@ -38,7 +38,7 @@ describe('where an entry stands in time', () => {
     [
       { at: at(0), receivedAt: at(0), clock: { said: '2099-01-01T10:30:00.000Z' } },
       undefined,
-      ['its clock said 2099-01-01 10:30 UTC, which was still to come: it stands at its receipt']
+      ['its clock was ahead of the club’s: it stands when it arrived']
     ],
     [{ at: at(0), receivedAt: at(2 * minute) }, undefined, ['arrived 2 min later']],
     [{ at: at(0), receivedAt: at(2 * minute - 1) }, undefined, []],

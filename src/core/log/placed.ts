@@ -42,7 +42,7 @@ export function cameHow({ at, clock, receivedAt }: Pick<Entry, 'at' | 'clock' | 
   const marks: string[] = [];
   const ahead = clock?.ahead ?? 0;
   if (clock && Date.parse(clock.said) - ahead !== Date.parse(at))
-    marks.push(`its clock said ${clock.said.slice(0, 16).replace('T', ' ')} UTC, which was still to come: it stands at its receipt`);
+    marks.push('its clock was ahead of the club’s: it stands when it arrived');
   else if (Math.abs(ahead) >= wordedFrom.clock) marks.push(`by a clock ${stretch(ahead)} ${ahead > 0 ? 'fast' : 'slow'}, put right`);
   const delay = receivedAt ? Date.parse(receivedAt) - Date.parse(at) : 0;
   if (delay >= wordedFrom.arrival) marks.push(`arrived ${stretch(delay)} later`);

@@ -9,6 +9,8 @@
   const view = $derived(waitingHere());
   const said = $derived(waitingSaid(view));
   const wrong = $derived(view.unkept > 0 || (view.waiting.length > 0 && view.trouble !== undefined));
+  /** What was not taken was not delivered either. */
+  const all = $derived(view.aside.length ? '' : `All delivered${view.deliveredAt ? ` ${clock(view.deliveredAt)}` : ''}`);
   const feed = $derived(steaming.feed);
   /** How long nobody else has been heard, s: the page's clock ticks it. */
   const silent = $derived.by(() => {
@@ -19,9 +21,7 @@
 </script>
 
 <span role="status" class:caution={wrong} class:act={view.unkept > 0}>
-  {#if wrong}▲
-  {/if}{#if view.trouble?.is === 'signed out' && said}<a href={signIn}>{said}</a>{:else}{said ??
-      `All delivered${view.deliveredAt ? ` ${clock(view.deliveredAt)}` : ''}`}{/if}
+  {wrong ? '▲ ' : ''}{#if view.trouble?.is === 'signed out' && said}<a href={signIn}>{said}</a>{:else}{said ?? all}{/if}
 </span>
 {#if feed.over}<span class="caution">▲ <a href={signIn}>Signed out: others are not heard</a></span>
 {:else if feed.deaf}<span class="caution">▲ Others last heard {silent} s ago</span>{/if}

@@ -48,7 +48,7 @@
           .join('; ')}{left.length > 6 ? ' …' : ''}.
       </p>{/if}
     <p>Signing ends this steaming. It says what was done and seen; it does not say that the boiler is safe.</p>
-    <p>Keeper’s signature: <strong>{me}</strong>. Whoever signs is signed in: another hands over first.</p>
+    <p>Keeper’s signature: <strong>{me}</strong>, who is signed in here.</p>
     <TextArea labelText="Remarks" bind:value={remarks} rows={2} maxlength={2000} placeholder="What to bring next time" />
   </div>
 </Modal>

@@ -1,13 +1,13 @@
 import type { Bodies, Context, Entry, Kind } from '$core/log';
-import { glassReading, standing, tickRefused, unskipped } from '$core/log';
+import { glassReading, type Maker, mayNotEnter, standing, unskipped } from '$core/log';
 import type { ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
 import type { Glass } from '$core/units';
 import { due, warnings } from '$core/watch';
-import { clubNow } from '../outbox/club-time';
+import { clubNow, isoOf } from '../outbox/club-time';
 import { ticking } from '../sheet/clock.svelte';
 import { Forecast } from './forecast.svelte';
-import { Steaming } from './steaming.svelte';
+import { type Made, Steaming } from './steaming.svelte';
 
 /** What the page is opened with. */
 export interface Opened {
@@ -18,6 +18,8 @@ export interface Opened {
   readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs'>;
   readonly plan: DayPlan | null;
   readonly member: { readonly id: string; readonly name: string };
+  /** What the member may do. */
+  readonly rights: readonly string[];
   readonly now: number;
 }
 
@@ -35,6 +37,7 @@ export class Footplate {
   readonly fitOut;
   readonly procedure;
   readonly me: string;
+  readonly #maker: Maker;
   readonly #time;
   /** The step that was picked out of its turn. */
   chosenKey = $state<string>();
@@ -58,12 +61,13 @@ export class Footplate {
   readonly finished = $derived.by(() => this.procedure.steps.every((s) => this.state.steps[s.key]));
 
   /** To be made while the page's component is. */
-  constructor({ id, context, member, entries, place, known, plan, now }: Opened) {
+  constructor({ id, context, member, entries, place, known, plan, rights, now }: Opened) {
     this.steaming = new Steaming({ id, context, member, entries, place });
     this.forecast = new Forecast({ id, known, plan });
     this.fitOut = context.fitOut;
     this.procedure = context.procedure;
     this.me = member.name;
+    this.#maker = { name: member.name, may: (right) => rights.includes(right) };
     this.#time = ticking(now, 1000);
     $effect(() => {
       void this.log;
@@ -75,14 +79,21 @@ export class Footplate {
     return this.#time.now;
   }
 
-  record = <K extends Kind>(kind: K, body: Bodies[K]): void => void this.steaming.record(kind, body);
-
-  /** Button, key and quick line all come through here, and the server asks the same. */
+  /** Button, key, quick line and dialog all come through here, and the server asks the same. Whether it was entered. */
+  enter = (made: readonly Made[]): boolean => {
+    const now = clubNow();
+    for (const m of made) {
+      const entry = { ...m, id: '', at: isoOf(now), by: this.me, source: 'person' } as Entry;
+      this.refusal = mayNotEnter(entry, this.log, this.#maker, now)?.sentence;
+      if (this.refusal) return false;
+    }
+    this.steaming.recordAll(made);
+    return true;
+  };
+  record = <K extends Kind>(kind: K, body: Bodies[K]): void => void this.enter([{ kind, body }]);
+  strike = (strikes: string): void => void this.enter([{ kind: 'strike', body: {}, strikes }]);
   tick = (body: Bodies['tick']): void => {
-    this.refusal = tickRefused(body, this.state, this.procedure, clubNow());
-    if (this.refusal) return;
-    this.record('tick', body);
-    this.chosenKey = undefined;
+    if (this.enter([{ kind: 'tick', body }])) this.chosenKey = undefined;
   };
   done = (): void => {
     const step = this.placed?.step;
@@ -105,7 +116,7 @@ export class Footplate {
       : this.record('thing', { thing, open: false });
 
   noWater = (): void =>
-    void this.steaming.recordAll([
+    void this.enter([
       { kind: 'reading', body: glassReading('not seen', this.state) },
       {
         kind: 'fault',

@@ -35,6 +35,8 @@ export class Forecast {
   async #ask(log: Log) {
     this.#asking = true;
     try {
+      // What the server refused is no part of the log any more: the worker begins anew.
+      if (log.entries.filter((e) => this.#told.has(e.id)).length < this.#told.size) this.#told.clear();
       if (this.#told.size === 0)
         await ask('follow', { id: this.#id, context: log.context, known: this.#known, ...(this.#plan ? { plan: this.#plan } : {}) });
       const added: Entry[] = log.entries.filter((e) => this.#told.get(e.id) !== e.at);

@@ -1,7 +1,7 @@
 import { add, type Bodies, type Context, type Entry, fold, type Kind, type Log, placed } from '$core/log';
 import { timeOrderedId } from '$core/log/id';
 import { Feed } from '../live/feed.svelte';
-import { aheadNow } from '../outbox/club-time';
+import { aheadNow, isoOf } from '../outbox/club-time';
 import { outbox, waitingHere } from '../outbox/index.svelte';
 import type { Waiting } from '../outbox/waiting';
 
@@ -16,13 +16,23 @@ export interface Opened {
 }
 
 const undoMs = 10_000;
-const isoOf = (ms: number) => new Date(ms).toISOString();
-type Made = { readonly kind: Kind; readonly body: Bodies[Kind]; readonly strikes?: string };
+export type Made = { readonly kind: Kind; readonly body: Bodies[Kind]; readonly strikes?: string };
 
 export class Steaming {
   readonly id: string;
   readonly feed: Feed;
-  log: Log;
+  #whole: Log;
+  /** What the server has refused is no part of it: the step it ticked is open again. */
+  readonly log: Log = $derived.by(() => {
+    const { aside } = this;
+    const { context, entries } = this.#whole;
+    return aside.length
+      ? fold(
+          context,
+          entries.filter((e) => aside.every((w) => w.id !== e.id))
+        )
+      : this.#whole;
+  });
   /** The entries that can still be taken back in one touch. */
   undoable = $state<{ ids: string[]; until: number }>();
   #member: { id: string; name: string };
@@ -31,7 +41,7 @@ export class Steaming {
   constructor({ id, context, member, entries, place }: Opened) {
     this.id = id;
     this.#member = member;
-    this.log = $state.raw(fold(context, entries));
+    this.#whole = $state.raw(fold(context, entries));
     this.feed = new Feed([id], place, { entries: (told) => this.#take(told[id] ?? []) });
   }
 
@@ -40,7 +50,7 @@ export class Steaming {
   }
 
   #take(entries: readonly Entry[]) {
-    this.log = entries.reduce(add, this.log);
+    this.#whole = entries.reduce(add, this.#whole);
   }
 
   /** What this device still has to deliver of this log. */
@@ -55,7 +65,7 @@ export class Steaming {
   open(): () => void {
     void outbox()
       .outbox.refresh()
-      .then(() => this.#take([...this.waiting, ...this.aside].map((w) => w.entry)));
+      .then(() => this.#take(this.waiting.map((w) => w.entry)));
     const close = this.feed.open();
     return () => {
       close();
@@ -63,12 +73,8 @@ export class Steaming {
     };
   }
 
-  /** Makes an entry. It counts at once; the network is told afterwards. */
-  record<K extends Kind>(kind: K, body: Bodies[K], strikes?: string): Entry {
-    return this.recordAll([{ kind, body, ...(strikes ? { strikes } : {}) }])[0]!;
-  }
-
-  recordAll(made: readonly Made[]): Entry[] {
+  /** Makes entries. They count at once; the network is told afterwards. */
+  recordAll(made: readonly Made[]): void {
     const now = Date.now();
     const ahead = aheadNow();
     const waiting = made.map((m, i): Waiting => {
@@ -91,11 +97,6 @@ export class Steaming {
     // What ends a steaming is not taken back in passing.
     if (entries.every((e) => e.kind !== 'strike' && e.kind !== 'sign')) this.#offerUndo(entries.map((e) => e.id));
     void outbox().outbox.add(waiting);
-    return entries;
-  }
-
-  strike(id: string, reason?: string) {
-    this.record('strike', reason ? { reason } : {}, id);
   }
 
   undo() {

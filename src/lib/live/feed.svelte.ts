@@ -5,8 +5,6 @@ import type { Entry } from '$core/log';
 export interface Hears {
   /** Entries, by steaming. They may come twice. */
   readonly entries: (entries: Readonly<Record<string, readonly Entry[]>>) => void;
-  /** It is heard again after it was not. */
-  readonly again?: () => void;
 }
 
 /** Nothing heard for this long is deaf: three beats of the server, ms. */
@@ -25,6 +23,8 @@ export class Feed {
   readonly #hears: Hears;
   #place: string;
   #stop = new AbortController();
+  /** When it was last asked for. */
+  #askedAt = 0;
   #tries = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #watch: ReturnType<typeof setInterval> | undefined;
@@ -44,8 +44,8 @@ export class Feed {
     void this.#listen();
     this.#watch = setInterval(() => {
       this.deaf = this.#silent();
-      // A connection that says nothing is none: a proxy may hold its end open.
-      if (this.deaf) this.#anew();
+      // A connection that says nothing is none: a proxy may hold its end open. One that was only just asked for is waited for.
+      if (this.deaf && Date.now() - this.#askedAt > deafAfter) this.#anew();
     }, 1000);
     addEventListener('online', online);
     document.addEventListener('visibilitychange', back);
@@ -62,7 +62,6 @@ export class Feed {
 
   #heard() {
     this.heardAt = Date.now();
-    if (this.deaf) this.#hears.again?.();
     this.deaf = false;
   }
 
@@ -85,6 +84,7 @@ export class Feed {
 
   async #listen() {
     const stop = (this.#stop = new AbortController());
+    this.#askedAt = Date.now();
     // One that is asked for and never answered is let go too.
     const patience = setTimeout(() => stop.abort(), deafAfter);
     this.#query.set('after', this.#place);

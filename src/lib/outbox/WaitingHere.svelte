@@ -18,9 +18,7 @@
         ▲ {view.aside.length === 1 ? 'One entry was' : `${view.aside.length} entries were`} not taken: {byEngine(view.aside)}.
       </p>{/if}
     {#if view.others.length}<p class="strip">
-        {view.others.length === 1 ? '1 entry' : `${view.others.length} entries`} of {makers} wait on this device until {signedIn
-          ? 'they sign in here'
-          : 'they have signed in'}.
+        {view.others.length === 1 ? '1 entry waits' : `${view.others.length} entries wait`} here for {makers} to sign in on this device.
       </p>{/if}
     {#if signedIn}<a href="/waiting">See what waits</a>{/if}
   </div>

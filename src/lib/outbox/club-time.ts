@@ -9,7 +9,7 @@ export interface Probe {
 
 /** How far the device is ahead, by the look that took the shortest: its halves can differ by no more than it took; ms. */
 export function aheadBy(probes: readonly Probe[]): number | undefined {
-  const best = probes.toSorted((a, b) => a.after - a.before - (b.after - b.before))[0];
+  const best = [...probes].sort((a, b) => a.after - a.before - (b.after - b.before))[0];
   return best && Math.round((best.before + best.after) / 2 - best.server);
 }
 
@@ -28,6 +28,9 @@ export const aheadNow = (): number | undefined => (measured && Math.abs(step() -
 
 /** The time by the club's clock, as well as this device knows it; ms since 1970. */
 export const clubNow = (): number => Date.now() - (aheadNow() ?? measured?.ahead ?? 0);
+
+/** A moment as an entry carries it. @param ms since 1970 */
+export const isoOf = (ms: number): string => new Date(ms).toISOString();
 
 async function look(): Promise<Probe> {
   const [before, from] = [Date.now(), performance.now()];

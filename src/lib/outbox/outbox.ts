@@ -153,10 +153,15 @@ export class Outbox {
       do {
         this.#again = false;
         let trouble: Trouble | undefined;
-        await this.#around.alone(async () => {
+        const ran = await this.#around.alone(async () => {
           await this.refresh();
           trouble = await this.#deliverAll();
         });
+        // Another page is at it; it may be closed before it is done.
+        if (!ran) {
+          if (this.view.waiting.length) this.#around.later(() => void this.deliver(), firstWait);
+          break;
+        }
         this.#trouble = trouble;
         if (trouble) {
           const usual = Math.min(longestWait, firstWait * 2 ** this.#tries++);

@@ -30,7 +30,12 @@ export async function post(steaming: string, waiting: readonly Waiting[]): Promi
     { refused?: { id?: string; sentence: string }[]; sentence?: string; message?: string } | undefined;
   // A proxy that answers for a server that is away, and a page for a sign-in that some network asks for, are no answer of ours.
   if (status >= 500 || answer === undefined) return { is: 'server', status };
-  if (response.ok || answer.refused) return { is: 'taken', refused: answer.refused ?? [] };
+  if (response.ok) return { is: 'taken', refused: answer.refused ?? [] };
   const sentence = answer.sentence ?? answer.message ?? `The server does not take it (${status}).`;
+  // Nothing was stored: each has its own reason, or the first one's.
+  if (answer.refused) {
+    const why = new Map(answer.refused.map((r) => [r.id, r.sentence]));
+    return { is: 'taken', refused: waiting.map(({ id }) => ({ id, sentence: why.get(id) ?? sentence })) };
+  }
   return { is: status === 413 ? 'too large' : 'refused', sentence };
 }

@@ -67,7 +67,7 @@ export async function join(
       field: 'name'
     };
   if (made === 'used') return { problem: 'This invitation has been used: ask for a new one.', status: 400 };
-  return openSession(club, { id }, agent);
+  return openSession(club, id, agent);
 }
 
 /** A link by which a member gives a new password, for a day. @param by who made it */
@@ -107,5 +107,5 @@ export async function useReset(token: string, password: string, agent: string): 
     await tell(tx, club, { id, name }, 'reset used');
     return true;
   });
-  return used ? openSession(club, { id }, agent) : gone;
+  return used ? openSession(club, id, agent) : gone;
 }

@@ -23,15 +23,13 @@ export async function signIn(name: string, password: string, { address, agent }:
   if (!row || !good)
     return { problem: 'That name and password do not belong together. Check both; capitals count in the password.', status: 400 };
   await takeBack();
-  return openSession(row.clubId, { id: row.memberId }, agent, 'signed in');
+  return openSession(row.clubId, row.memberId, agent, 'signed in');
 }
 
 /** Signs in as a member of the demo, in one touch. Only clubs that are marked as demo have such members. */
 export async function demoSignIn(name: string, agent: string): Promise<SignIn> {
   const [row] = await sql`select * from demo_member(${name})`;
-  return row
-    ? openSession(row.clubId, { id: row.memberId }, agent, 'signed in')
-    : { problem: 'There is no such demo member here.', status: 400 };
+  return row ? openSession(row.clubId, row.memberId, agent, 'signed in') : { problem: 'There is no such demo member here.', status: 400 };
 }
 
 export const demoMembers = () => sql<{ signIn: string; name: string; roles: Role[]; club: string }[]>`select * from demo_members()`;
@@ -58,5 +56,5 @@ export async function foundFirstClub(input: {
     await sql`select found_first_club(${club}, ${input.club}, ${input.zone}, ${member}, ${input.signIn}, ${input.name}, ${await secretOf(input.password)}) as made`;
   if (!row!.made) return { problem: 'There is a club here already: ask its owner for an invitation.', status: 400 };
   await inClub(club, (tx) => tell(tx, club, { id: member, name: input.name }, 'club founded'));
-  return openSession(club, { id: member });
+  return openSession(club, member);
 }

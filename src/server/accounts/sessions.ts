@@ -14,21 +14,17 @@ export interface Opened {
   readonly expires: Date;
 }
 
-export async function openSession(
-  club: string,
-  member: { id: string; name?: string },
-  agent = '',
-  what: 'signed in' | undefined = undefined
-) {
+/** @param what is told of it; nothing when coming in was told of already */
+export async function openSession(club: string, memberId: string, agent = '', what?: 'signed in'): Promise<Opened> {
   const token = newToken();
   const expires = new Date(Date.now() + sessionDays * 86_400_000);
   await inClub(club, async (tx) => {
     await tx`delete from session where club_id = ${club} and expires_at < now()`;
     await tx`insert into session (club_id, token_hash, member_id, expires_at, agent)
-      values (${club}, ${digest(token)}, ${member.id}, ${expires}, ${agent.slice(0, 300)})`;
+      values (${club}, ${digest(token)}, ${memberId}, ${expires}, ${agent.slice(0, 300)})`;
     if (!what) return;
-    const [m] = await tx<{ name: string }[]>`select name from member where club_id = ${club} and member_id = ${member.id}`;
-    await tell(tx, club, { id: member.id, name: m!.name }, what);
+    const [m] = await tx<{ name: string }[]>`select name from member where club_id = ${club} and member_id = ${memberId}`;
+    await tell(tx, club, { id: memberId, name: m!.name }, what);
   });
   return { token, expires };
 }

@@ -42,7 +42,7 @@ export const fromTheStart: Place = '0';
 
 /** Entries of a club from a place on, of some steamings or of all, with the next place. One query, and one look at the database. */
 export async function entriesFrom(
-  tx: Pick<Tx, 'unsafe'> & Tx,
+  tx: Tx,
   club: string,
   place: Place,
   steamings?: readonly string[]

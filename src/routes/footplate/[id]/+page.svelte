@@ -74,7 +74,7 @@
     if (live) forecast.look(foot.log);
   });
   $effect(() => {
-    if (foot.state.endedAt && steaming.waiting.length === 0 && steaming.aside.length === 0) void goto(`/records/${data.id}`);
+    if (foot.state.endedAt && steaming.waiting.length === 0) void goto(`/records/${data.id}`);
   });
 </script>
 
@@ -108,7 +108,7 @@
       {fitOut}
       state={foot.state}
       due={foot.placed && isDue(foot.placed.standing) ? printMarks(foot.placed.step.what, units) : undefined}
-      onlog={(entries) => steaming.recordAll(entries)}
+      onlog={foot.enter}
       ondone={foot.done}
     />
   {/snippet}
@@ -116,7 +116,7 @@
     <Undo {steaming} />
     <QuickActions bind:this={quick} {fitOut} state={foot.state} record={foot.record} bind:chosen={action} />
   {/snippet}
-  {#snippet entries()}<LogList log={foot.log} me={foot.me} onstrike={(id) => steaming.strike(id)} />{/snippet}
+  {#snippet entries()}<LogList log={foot.log} me={foot.me} onstrike={foot.strike} />{/snippet}
   {#snippet links()}
     <FootLinks
       engine={{ id: data.engineId, name: fitOut.name }}
