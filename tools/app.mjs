@@ -1,6 +1,6 @@
 // The application's own parts: its packages, its build, its data. Each is made only when it is missing or stale.
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { run } from './machine.mjs';
 import { Stop, during, needSpace, whyFailed } from './say.mjs';
@@ -39,14 +39,16 @@ export const packages = () =>
     })
   );
 
-const sources = ['src', 'static', 'svelte.config.js', 'vite.config.ts', 'package-lock.json'];
+const sources = ['src', 'static', 'svelte.config.js', 'vite.config.ts', 'vite.jobs.config.ts', 'package-lock.json'];
 
 export const build = () =>
   whenStale('build/.joram-built', sources, () =>
     during('building the application', async () => {
-      const { code, output } = await run(process.execPath, ['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'warn'], { cwd: root });
-      if (code !== 0) throw whyFailed(root, output, 'The application could not be built.');
-      mkdirSync(at('build'), { recursive: true });
+      for (const config of ['vite.config.ts', 'vite.jobs.config.ts']) {
+        const args = ['node_modules/vite/bin/vite.js', 'build', '--config', config, '--logLevel', 'warn'];
+        const { code, output } = await run(process.execPath, args, { cwd: root });
+        if (code !== 0) throw whyFailed(root, output, 'The application could not be built.');
+      }
     })
   );
 
@@ -58,6 +60,8 @@ export const build = () =>
  */
 export async function program(file, args, env) {
   const { code, output } = await run(process.execPath, ['--import', 'tsx', file, ...args], { cwd: root, env: { ...process.env, ...env } });
+  // A program that ends so has said in a sentence why.
+  if (code === 3) throw new Stop(output.trim());
   if (code !== 0) throw new Stop(`${file} failed:\n${output.trim()}`);
   return output;
 }

@@ -47,7 +47,8 @@ const raising = async (page: Page) => {
     await page.request.post(`${url}/api/engines/${id}/steamings`, { headers, data: { purpose: 'Evening run' } })
   ).json();
   await page.request.post(`${url}/api/steamings/${started.id}/entries`, { headers, data: { entries: log.entries } });
-  await open(`/footplate/${started.id}`)(page);
+  // The live feed stays open: a Footplate is never idle.
+  await page.goto(`${url}/footplate/${started.id}`);
   await page.locator('.trend svg').first().waitFor();
 };
 const record = (name: string) => async (page: Page) => {

@@ -2,6 +2,7 @@ import { isDay, Refusal, type RefusalCode } from '$core/units';
 import { error, fail, json } from '@sveltejs/kit';
 import Joi from 'joi';
 import { allowed, type Member, type Right } from './members';
+import { parseJson } from './parse-json';
 import { checkText } from './text';
 
 /** Largest body that an endpoint reads, bytes: a batch of 500 entries is about 150 kB, a record with 2,000 about 700. */
@@ -41,6 +42,7 @@ export const answers =
       const response = json({ code, field, sentence, ...more }, { status: statuses[code] });
       // The rest of a body that is too long is not read, so the connection cannot be used again.
       if (code === 'too large') response.headers.set('connection', 'close');
+      if (code === 'too often') response.headers.set('retry-after', String(more.seconds ?? 10));
       return response;
     }
   };
@@ -67,7 +69,7 @@ export function need(locals: App.Locals, right?: Right): Member {
 }
 
 /** Largest record that is brought in, bytes. */
-export const recordLimit = 8 * 1024 * 1024;
+export const recordLimit = 32 * 1024 * 1024;
 
 /** What some work gives, or why it was refused: for a page that shows both. */
 export function orRefusal<T>(work: () => T): T | Refusal {
@@ -79,8 +81,8 @@ export function orRefusal<T>(work: () => T): T | Refusal {
   }
 }
 
-/** Reads a JSON body of bounded size. @param whole refuse all of it for one text that cannot be kept @throws Refusal when it is too long, or no JSON */
-export async function readJson(request: Request, limit = bodyLimit, { whole = true } = {}): Promise<unknown> {
+/** A body of bounded size. @throws Refusal when it is too long */
+export async function readText(request: Request, limit = bodyLimit): Promise<string> {
   const tooLong = () => new Refusal('body', `The body is over ${limit / 1024 / 1024} MB: send less at once.`, { code: 'too large' });
   if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLong();
   let text: string;
@@ -91,26 +93,15 @@ export async function readJson(request: Request, limit = bodyLimit, { whole = tr
     throw problem;
   }
   if (text.length > limit) throw tooLong();
-  const parsed = parseJson(text);
+  return text;
+}
+
+/** Reads a JSON body of bounded size. @param whole refuse all of it for one text that cannot be kept @throws Refusal when it is too long, or no JSON */
+export async function readJson(request: Request, limit = bodyLimit, { whole = true } = {}): Promise<unknown> {
+  const parsed = parseJson(await readText(request, limit));
   if ('problem' in parsed) throw new Refusal('body', parsed.problem);
   if (whole) checkText(parsed.value);
   return parsed.value;
-}
-
-/** Reads JSON; what is wrong is told with its line. */
-export function parseJson(text: string): { value: unknown } | { problem: string } {
-  try {
-    return { value: JSON.parse(text) };
-  } catch (problem) {
-    return { problem: `This is not JSON: ${whereInJson(text, (problem as Error).message)}.` };
-  }
-}
-
-/** Says which line of a text JSON stopped at. */
-function whereInJson(text: string, message: string): string {
-  // An engine that gives no position stopped at the end.
-  const position = Number(/position (\d+)/.exec(message)?.[1] ?? text.length);
-  return `line ${text.slice(0, position).split('\n').length}: ${message.replace(/ in JSON at position.*/, '')}`;
 }
 
 /** A day as 2026-06-13. (Joi's own isoDate turns it into a moment.) */

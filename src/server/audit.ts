@@ -23,6 +23,7 @@ export const told = {
   'paper added': ({ engine, paper }) => `added to ${engine}: ${paper}`,
   'paper withdrawn': ({ engine, paper, why }) => `withdrew from ${engine}: ${paper}, because ${why}`,
   'record exported': ({ engine }) => `took out a record of ${engine}`,
+  'club taken out': () => 'took the whole club out, as an archive',
   'record brought in': ({ engine }) => `brought in a record of ${engine}`,
   'clock set': ({ zone }) => `set the club’s clock to ${zone}`
 } as const satisfies Record<string, (about: Record<string, string>) => string>;
@@ -38,12 +39,14 @@ export const auditSize = 50;
 export const auditOf = async (member: Member, page: number) => {
   const rows = await inClub(
     member.club,
-    (tx) => tx<{ id: string; at: Date; by: string; what: Told; about: Record<string, string>; total: number }[]>`
-      select audit_id as id, at, by_name as by, what, about, (count(*) over ())::int as total from audit
+    (tx) => tx<{ id: string; at: Date; by: string; what: Told; about: Record<string, string>; total: number; broughtIn: Date | null }[]>`
+      select audit_id as id, at, by_name as by, what, about, (count(*) over ())::int as total,
+        (select brought_in_at from club where club_id = ${member.club}) as brought_in from audit
       where club_id = ${member.club} order by at desc, audit_id desc limit ${auditSize} offset ${(page - 1) * auditSize}`
   );
   return {
     total: rows[0]?.total ?? 0,
+    broughtIn: rows[0]?.broughtIn ?? null,
     lines: rows.map(({ id, at, by, what, about }) => ({ id, at, by, said: told[what]?.(about) ?? what }))
   };
 };

@@ -17,9 +17,10 @@ export const sql = postgres(building || !url ? 'postgres://127.0.0.1:1/none' : u
 /**
  * Runs queries as one club, in one transaction. The setting ends with the transaction, so a pooled connection never
  * carries one club's right to another.
+ * @param how the transaction begins, such as `isolation level repeatable read read only`
  */
-export const inClub = <T>(club: string, work: (tx: Tx) => Promise<T>): Promise<T> =>
-  sql.begin(async (tx) => {
+export const inClub = <T>(club: string, work: (tx: Tx) => Promise<T>, how = ''): Promise<T> =>
+  sql.begin(how, async (tx) => {
     // One connection answers in order, so the work's first query need not wait for this one's answer; but it must be sent
     // first, and a query is not sent before it is executed or awaited.
     const [, result] = await Promise.all([tx`select set_config('joram.club', ${club}, true)`.execute(), work(tx)]);

@@ -10,6 +10,7 @@ import { tell } from './audit';
 import { inClub } from './database';
 import { json } from './sql/json';
 import { newId } from './uuid';
+import { sameVersion } from './version';
 
 export interface EngineRow {
   id: string;
@@ -43,21 +44,32 @@ const refuseAll = (problems: readonly Problem[]): never => {
   throw new Refusal(problems[0]!.path || 'document', problems[0]!.sentence, { problems });
 };
 
-/** Makes an engine, or changes its fit-out. A bad document changes nothing. @throws Refusal with every problem of the document */
-export async function saveEngine(member: Member, document: unknown, id?: string): Promise<{ id: string } | undefined> {
+/**
+ * Makes an engine, or changes its fit-out. A bad document changes nothing.
+ * @param changed which engine, and from which version
+ * @throws Refusal with every problem of the document, or with both versions when somebody else changed it meanwhile
+ */
+export async function saveEngine(
+  member: Member,
+  document: unknown,
+  changed?: { id: string; from: number }
+): Promise<{ id: string; version: number } | undefined> {
   const checked = checkFitOut(document);
   if ('problems' in checked) return refuseAll(checked.problems);
   const { fitOut } = checked;
   const { club } = member;
   return inClub(club, async (tx) => {
-    const [was] = id
-      ? await tx<{ fitOut: FitOut }[]>`select fit_out from engine where club_id = ${club} and engine_id = ${id} for update`
+    const [was] = changed
+      ? await tx<{ fitOut: FitOut; version: number; by: string | null }[]>`select e.fit_out, e.version, v.by_name as by
+          from engine e left join fit_out_version v using (club_id, engine_id, version)
+          where e.club_id = ${club} and e.engine_id = ${changed.id} for update of e`
       : [];
-    const [row] = id
+    if (changed && was) sameVersion(changed.from, { version: was.version, by: was.by || null, document: fitOutOf(was.fitOut) }, fitOut);
+    const [row] = changed
       ? await tx<
           { id: string; version: number }[]
         >`update engine set fit_out = ${json(tx, fitOut)}, name = ${fitOut.name}, version = version + 1
-          where club_id = ${club} and engine_id = ${id} returning engine_id as id, version`
+          where club_id = ${club} and engine_id = ${changed.id} returning engine_id as id, version`
       : await tx<{ id: string; version: number }[]>`insert into engine (club_id, engine_id, name, fit_out)
           values (${club}, ${newId()}, ${fitOut.name}, ${json(tx, fitOut)}) returning engine_id as id, version`;
     if (!row) return undefined;
@@ -65,7 +77,7 @@ export async function saveEngine(member: Member, document: unknown, id?: string)
       values (${club}, ${row.id}, ${row.version}, ${json(tx, fitOut)}, ${member.name})`;
     const changes = was ? differences(fitOutOf(was.fitOut), fitOut) : ['added'];
     if (changes.length) await tell(tx, club, member, 'fit-out changed', { engine: fitOut.name, what: changes.join('; ') });
-    return { id: row.id };
+    return row;
   }).catch((error: { code?: string }) => {
     if (error.code === '23505')
       return refuseAll([{ path: 'name', sentence: `The club already has an engine called ${fitOut.name}: give this one another name.` }]);

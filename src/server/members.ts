@@ -37,6 +37,7 @@ const may = {
   invite: ['owner'],
   'keep members': ['owner'],
   'read what was done': ['owner'],
+  'take the club out': ['owner'],
   'set the clock': ['owner', 'steward'],
   import: ['owner', 'steward']
 } as const satisfies Record<string, readonly Role[]>;

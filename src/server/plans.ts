@@ -1,29 +1,34 @@
 import type { Learning, Told } from '$core/learn';
-import { type DayPlan, type Planned, planWhole } from '$core/plan';
+import type { DayPlan, Planned } from '$core/plan';
 import { checkPlan } from '$core/plan/check';
 import { Refusal } from '$core/units';
 import Joi from 'joi';
 import { check, readJson } from './answer';
 import { inClub } from './database';
+import { work } from './jobs';
 import type { Member } from './members';
 import { json, type Tx } from './sql/json';
 import { busyIn, derivePlan, derivePlans, knownIn, knownOf, planIn, type PlanRow, planRows } from './sql/plan';
 import { raisings } from './sql/raising';
 import { newId } from './uuid';
+import { sameVersion } from './version';
 
 /** Past raisings of an engine, oldest first, with what its owner said of them. */
 export const toldOf = (
   club: string,
   engineId: string
-): Promise<{ told: (Told & { startedAt: Date; purpose: string })[]; learning: Learning }> =>
+): Promise<{ told: (Told & { startedAt: Date; purpose: string })[]; learning: Learning; learningVersion: number }> =>
   inClub(club, async (tx) => {
     const [rows, [engine]] = await Promise.all([
       raisings(tx, club, [engineId], 60),
-      tx<{ learning: Learning }[]>`select learning from engine where club_id = ${club} and engine_id = ${engineId}`.execute()
+      tx<
+        { learning: Learning; version: number }[]
+      >`select learning, learning_version as version from engine where club_id = ${club} and engine_id = ${engineId}`.execute()
     ]);
     return {
       told: rows.map(({ id, raised, startedAt, purpose }) => ({ id, startedAt, purpose, ...raised })),
-      learning: engine?.learning ?? { leftOut: [], chapters: [] }
+      learning: engine?.learning ?? { leftOut: [], chapters: [] },
+      learningVersion: engine?.version ?? 1
     };
   });
 
@@ -33,8 +38,8 @@ const row = (tx: Tx, club: string, id: string) =>
   tx<PlanRow[]>`${planRows(tx)} where s.club_id = ${club} and s.steaming_id = ${id} and s.wanted_at is not null`;
 
 /** A planned steaming with what its sheet is made from, and the sheet. */
-export const planOf = (club: string, id: string) =>
-  inClub(club, async (tx) => {
+export async function planOf(club: string, id: string) {
+  const found = await inClub(club, async (tx) => {
     const [found] = await row(tx, club, id);
     if (!found) return undefined;
     const around = found.wantedAt.getTime();
@@ -44,8 +49,10 @@ export const planOf = (club: string, id: string) =>
       othersIn(tx, club, around, id)
     ]);
     const { plan, problems } = planIn(found);
-    return { row: found, plan, problems, known: of!, busy, others, whole: planWhole(of!, plan, busy) };
+    return { row: found, plan, problems, known: of!, busy, others };
   });
+  return found && { ...found, whole: await work('day sheet', { known: found.known, plan: found.plan, busy: found.busy }) };
+}
 
 const othersIn = (tx: Tx, club: string, around: number, but: string) =>
   tx<{ id: string; engine: string; wantedAt: Date }[]>`
@@ -116,21 +123,33 @@ export const makePlan = (
     return { id };
   });
 
-/** Changes a plan that has not been started; a started one keeps the plan it was started from. */
-export const changePlan = (member: Member, id: string, { purpose, plan }: { purpose?: string; plan: DayPlan }): Promise<{ id: string }> =>
+/**
+ * Changes a plan that has not been started; a started one keeps the plan it was started from.
+ * @param from the version that was changed @throws Refusal
+ */
+export const changePlan = (
+  member: Member,
+  id: string,
+  from: number,
+  { purpose, plan }: { purpose?: string; plan: DayPlan }
+): Promise<{ id: string; version: number }> =>
   inClub(member.club, async (tx) => {
-    const [found] = await row(tx, member.club, id);
+    const { club } = member;
+    const [found] = await tx<
+      PlanRow[]
+    >`${planRows(tx)} where s.club_id = ${club} and s.steaming_id = ${id} and s.wanted_at is not null for update of s`;
     if (!found || found.cancelledAt)
       throw new Refusal('plan', 'There is no such plan: it was called off, or never made.', { code: 'missing' });
     if (found.startedAt)
       throw new Refusal('plan', 'This steaming has begun: what changes now is said on the Footplate.', { code: 'conflict' });
-    const of = (await knownIn(tx, member.club, found.engineId))!;
+    sameVersion(from, { version: found.version, by: found.changedBy, document: planIn(found).plan }, plan);
+    const of = (await knownIn(tx, club, found.engineId))!;
     const wanted = new Date(plan.wants[0]!.at);
     await tx`update steaming set plan = ${json(tx, plan)}, wanted_at = ${wanted}, keeper_id = ${await keeperIn(tx, member, plan)}, purpose = coalesce(${purpose ?? null}, purpose),
-        fit_out = ${json(tx, of.fitOut)}, procedure = ${json(tx, of.procedure)}
-      where club_id = ${member.club} and steaming_id = ${id} and started_at is null`;
-    await derivePlan(tx, member.club, id, of, plan);
-    return { id };
+        fit_out = ${json(tx, of.fitOut)}, procedure = ${json(tx, of.procedure)}, plan_version = plan_version + 1, plan_by = ${member.name}
+      where club_id = ${club} and steaming_id = ${id}`;
+    await derivePlan(tx, club, id, of, plan);
+    return { id, version: found.version + 1 };
   });
 
 export const cancelPlan = (member: Member, id: string): Promise<boolean> =>
@@ -155,12 +174,26 @@ export const learningSchema = Joi.object({
     .required()
 }).required();
 
-/** What of its past counts for an engine; its plans to come are worked out anew from that. */
-export const saveLearning = (club: string, engineId: string, learning: Learning): Promise<boolean> =>
-  inClub(club, async (tx) => {
-    const { count } = await tx`update engine set learning = ${json(tx, learning)} where club_id = ${club} and engine_id = ${engineId}`;
+/**
+ * What of its past counts for an engine; its plans to come are worked out anew from that.
+ * @param from the version that was changed @returns nothing when there is no such engine @throws Refusal
+ */
+export const saveLearning = (
+  member: Member,
+  engineId: string,
+  learning: Learning,
+  from: number
+): Promise<{ version: number } | undefined> =>
+  inClub(member.club, async (tx) => {
+    const { club, name } = member;
+    const [was] = await tx<{ learning: Learning; version: number; by: string | null }[]>`
+      select learning, learning_version as version, learning_by as by from engine where club_id = ${club} and engine_id = ${engineId} for update`;
+    if (!was) return undefined;
+    sameVersion(from, { ...was, document: was.learning }, learning);
+    await tx`update engine set learning = ${json(tx, learning)}, learning_version = learning_version + 1, learning_by = ${name}
+      where club_id = ${club} and engine_id = ${engineId}`;
     await derivePlans(tx, club, engineId);
-    return count > 0;
+    return { version: was.version + 1 };
   });
 
 /** The next plans of an engine, soonest first, for its page and for who starts it. */

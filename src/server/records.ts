@@ -1,4 +1,4 @@
-import { checkRecord, type KeptEntry, type RecordDocument, recordDocument } from '$core/formats';
+import { type KeptEntry, type RecordDocument, recordDocument } from '$core/formats';
 import { Refusal } from '$core/units';
 import type { Member } from './members';
 import { tell } from './audit';
@@ -89,12 +89,4 @@ export async function importRecord(member: Member, record: RecordDocument): Prom
       throw new Refusal('entries', 'An entry of this record is in the book already, in another steaming.', { code: 'conflict' });
     throw error;
   });
-}
-
-/** A record that came from outside. @throws Refusal with the first twenty things wrong with it */
-export function readRecord(document: unknown): RecordDocument {
-  const checked = checkRecord(document);
-  if ('record' in checked) return checked.record;
-  const { problems } = checked;
-  throw new Refusal(problems[0]!.path || 'document', problems[0]!.sentence, { problems });
 }

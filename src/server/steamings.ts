@@ -1,7 +1,8 @@
 import { fold, type Log } from '$core/log';
 import { inClub } from './database';
 import { placeSaid } from './live/place';
-import { entriesFrom, entriesIn, fromTheStart, type Place, toEntry } from './sql/entry';
+import { logIn } from './live/warm';
+import { entriesIn, type Place } from './sql/entry';
 import { contextOf, readable, type Steaming, steamingIn } from './sql/steaming';
 
 export const steaming = (club: string, id: string): Promise<Steaming | undefined> => inClub(club, (tx) => steamingIn(tx, club, id));
@@ -28,8 +29,5 @@ export const running = (club: string) =>
       select s.steaming_id as id, s.engine_id, m.name as keeper, s.fit_out, s.procedure, s.started_at
       from steaming s join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
       where s.club_id = ${club} and s.started_at is not null and s.ended_at is null limit 100`;
-    const rows = stored.map(readable);
-    const ids = rows.map((r) => r.id);
-    const { rows: entries } = ids.length ? await entriesFrom(tx, club, fromTheStart, ids) : { rows: [] };
-    return rows.map((s) => ({ steaming: s, log: fold(contextOf(s), entries.filter((e) => e.steamingId === s.id).map(toEntry)) }));
+    return Promise.all(stored.map(readable).map(async (steaming) => ({ steaming, log: (await logIn(tx, club, steaming.id))! })));
   });

@@ -1,3 +1,5 @@
+import { unzipSync } from 'fflate';
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { patterns } from '../../src/core/engine';
 import { emptyBook, hasServer } from '../unit/process';
@@ -141,6 +143,17 @@ for (const [width, viewport] of [
         await expect(page.locator('table')).toContainText(said);
       expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
       await guests.close();
+
+      // The whole club, as one file.
+      await visit(page, '/settings');
+      const [taken] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('link', { name: 'Take the whole club out' }).click()
+      ]);
+      const files = unzipSync(readFileSync((await taken.path())!));
+      expect(JSON.parse(new TextDecoder().decode(files['manifest.json']))).toMatchObject({ club: 'Sedge Lode Steamers' });
+      await visit(page, '/audit');
+      await expect(page.locator('table')).toContainText('took the whole club out');
     } finally {
       await context.close();
       await book.drop();

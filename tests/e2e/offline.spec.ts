@@ -14,12 +14,19 @@ test('a Footplate that was opened once opens again with no network, and what is 
   await page.reload();
   await page.locator('#quick-line').fill('note before the tunnel');
   await page.keyboard.press('Enter');
+  await expect(page.locator('.entries')).toContainText('before the tunnel');
   await expect(page.locator('footer')).toContainText('All delivered');
   await page.reload();
+  // This one is delivered after the page was kept: the device remembers it beside the page.
+  await page.locator('#quick-line').fill('note at the mouth');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.entries')).toContainText('at the mouth');
+  await expect(page.locator('footer')).toContainText('All delivered');
   await context.setOffline(true);
   await page.reload();
   await expect(page.getByRole('heading', { name: 'TIN HERON' })).toBeVisible();
   await expect(page.locator('.entries')).toContainText('before the tunnel');
+  await expect(page.locator('.entries')).toContainText('at the mouth');
   await page.locator('#quick-line').fill('note in the tunnel');
   await page.keyboard.press('Enter');
   await expect(page.locator('footer')).toContainText('kept on this device');

@@ -114,7 +114,7 @@ describe.skipIf(!url)('the API', () => {
       expect((await who.post(`/api/steamings/${path}/entries`, note('x'))).status, path).toBe(404);
       expect((await who.get(`/records/${path}`)).status, path).toBe(404);
     }
-    expect((await stranger.put(`/api/engines/${engine}`, patterns[0]!.fitOut)).status).toBe(404);
+    expect((await stranger.put(`/api/engines/${engine}`, patterns[0]!.fitOut, 1)).status).toBe(404);
     expect((await stranger.post(`/api/engines/${engine}/steamings`, {})).status).toBe(404);
   });
 
@@ -132,12 +132,8 @@ describe.skipIf(!url)('the API', () => {
 
   it('a bad fit-out names every field and changes nothing', async () => {
     const before = await owner.get(`/api/engines/${engine}`);
-    const answer = await owner.put(`/api/engines/${engine}`, {
-      ...patterns[2]!.fitOut,
-      name: 'Bittersweet',
-      workingPressure: -1,
-      colour: 'green'
-    });
+    const wrong = { ...patterns[2]!.fitOut, name: 'Bittersweet', workingPressure: -1, colour: 'green' };
+    const answer = await owner.put(`/api/engines/${engine}`, wrong, before.body.version);
     expect(answer.status).toBe(400);
     expect(answer.body.problems.map((p: { path: string }) => p.path).sort()).toEqual(['colour', 'workingPressure']);
     expect((await owner.get(`/api/engines/${engine}`)).body).toEqual(before.body);
@@ -184,18 +180,17 @@ describe.skipIf(!url)('the API', () => {
       const made = await owner.post(plans(), { purpose: 'Members’ day', plan: plan() });
       expect(made.status).toBe(201);
       const path = `/api/plans/${made.body.id}`;
-      expect((await owner.put(path, { plan: plan({ packed: ['water'], minutes: { papers: 12 } }) })).status).toBe(200);
+      expect((await owner.put(path, { plan: plan({ packed: ['water'], minutes: { papers: 12 } }) }, 1)).status).toBe(200);
       const page = (await owner.get(`/day/${made.body.id}`)).body as string;
       expect(page).toContain('Papers in date');
       const file = (await owner.get(`/day/${made.body.id}/sheet.csv`)).body as string;
       expect(file.split('\n')[1]).toContain('Papers in date');
       // Another club's member sees nothing of it, and a trainee makes none.
       expect((await stranger.get(`/day/${made.body.id}`)).status).toBe(404);
-      expect((await stranger.put(path, { plan: plan() })).status).toBe(404);
+      expect((await stranger.put(path, { plan: plan() }, 2)).status).toBe(404);
       expect((await trainee.post(plans(), { plan: plan() })).status).toBe(403);
-      const gone = await fetch(`${url}${path}`, { method: 'DELETE', headers: { cookie: owner.cookie } });
-      expect(gone.status).toBe(200);
-      expect((await owner.put(path, { plan: plan() })).status).toBe(404);
+      expect((await owner.del(path)).status).toBe(200);
+      expect((await owner.put(path, { plan: plan() }, 2)).status).toBe(404);
     });
 
     it.each([
@@ -237,10 +232,51 @@ describe.skipIf(!url)('the API', () => {
 
     it('what an owner says of an engine’s past is kept, and nonsense is not', async () => {
       const path = `/api/engines/${engine}/learning`;
-      expect((await owner.put(path, { leftOut: [steaming], chapters: [{ at: Date.now(), why: 'new burner' }] })).status).toBe(200);
-      const bad = await owner.put(path, { leftOut: [], chapters: [{ at: Date.now(), why: '' }] });
+      expect((await owner.put(path, { leftOut: [steaming], chapters: [{ at: Date.now(), why: 'new burner' }] }, 1)).status).toBe(200);
+      const bad = await owner.put(path, { leftOut: [], chapters: [{ at: Date.now(), why: '' }] }, 2);
       expect(bad.body).toMatchObject({ field: 'chapters.0.why', sentence: expect.stringContaining('what changed') });
-      expect((await trainee.put(path, { leftOut: [], chapters: [] })).status).toBe(403);
+      expect((await trainee.put(path, { leftOut: [], chapters: [] }, 2)).status).toBe(403);
     });
+  });
+
+  it('a change that was made from another version than stands is refused with both, and neither is lost', async () => {
+    const { body: before } = await owner.get(`/api/engines/${engine}`);
+    const plan = { wants: [{ what: 'train', at: '2098-06-13T10:00:00.000Z' }], people: [{ name: 'Wenna Thrale', as: 'keeper' }] };
+    const made = (await owner.post(`/api/engines/${engine}/plans`, { plan })).body.id as string;
+    const learnt = { leftOut: [], chapters: [{ at: 1, why: 'retubed' }] };
+    const learning = Number(/learningVersion:(\d+)/.exec((await owner.get(`/engines/${engine}`)).body)?.[1]);
+    const puts: [string, unknown, unknown, number, string][] = [
+      [
+        `/api/engines/${engine}`,
+        { ...before.fitOut, scale: '5 in' },
+        { ...before.fitOut, scale: '7¼ in' },
+        before.version,
+        'scale: 5 in → 7¼ in'
+      ],
+      [`/api/plans/${made}`, { plan: { ...plan, running: 60 } }, { plan: { ...plan, running: 90 } }, 1, 'running: 60 → 90'],
+      [`/api/engines/${engine}/learning`, learnt, { leftOut: [], chapters: [] }, learning, 'chapters.0: {"at":1,"why":"retubed"} → nothing']
+    ];
+    for (const [path, first, second, version, difference] of puts) {
+      expect((await owner.put(path, first)).body, path).toMatchObject({ field: 'version', sentence: expect.stringContaining('If-Match') });
+      expect((await owner.put(path, first, version)).body, path).toMatchObject({ version: version + 1 });
+      const late = await owner.put(path, second, version);
+      const theirs = (first as { plan?: object }).plan ?? first;
+      expect([late.status, late.body], path).toMatchObject([
+        409,
+        {
+          field: 'version',
+          by: 'Wenna Thrale',
+          version: version + 1,
+          sentence: expect.stringContaining('Wenna Thrale changed this meanwhile'),
+          differences: [difference],
+          theirs
+        }
+      ]);
+      expect((await owner.put(path, second, version + 1)).status, path).toBe(200);
+    }
+    // Two at the same moment: one of them is told.
+    const at = (await owner.get(`/api/engines/${engine}`)).body.version as number;
+    const both = await Promise.all(['A', 'B'].map((scale) => owner.put(`/api/engines/${engine}`, { ...before.fitOut, scale }, at)));
+    expect(both.map((r) => r.status).sort()).toEqual([200, 409]);
   });
 });

@@ -9,10 +9,10 @@ export async function as(signIn: string) {
     body: new URLSearchParams({ demo: signIn })
   });
   const cookie = answer.headers.get('set-cookie')!.split(';')[0]!;
-  const call = async (method: string, path: string, body?: unknown) => {
+  const call = async (method: string, path: string, body?: unknown, more: Record<string, string> = {}) => {
     const response = await fetch(`${url}${path}`, {
       method,
-      headers: { cookie, accept: 'application/json', ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      headers: { cookie, accept: 'application/json', ...more, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
       body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body)
     });
     const text = await response.text();
@@ -22,6 +22,8 @@ export async function as(signIn: string) {
     cookie,
     get: (path: string) => call('GET', path),
     post: (path: string, body: unknown) => call('POST', path, body),
-    put: (path: string, body: unknown) => call('PUT', path, body)
+    /** @param version that it was changed from */
+    put: (path: string, body: unknown, version?: number) => call('PUT', path, body, version ? { 'if-match': `"${version}"` } : {}),
+    del: (path: string) => call('DELETE', path)
   };
 }

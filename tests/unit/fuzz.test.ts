@@ -16,7 +16,12 @@ describe.skipIf(!hasServer)('bad bytes', () => {
     fetch(`${app.url}${path}`, {
       method,
       redirect: 'manual',
-      headers: { cookie, accept: 'application/json', 'content-type': 'application/json' },
+      headers: {
+        cookie,
+        accept: 'application/json',
+        'content-type': 'application/json',
+        ...(method === 'PUT' ? { 'if-match': '"1"' } : {})
+      },
       ...(method === 'GET' ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) })
     });
   const form = (path: string, fields: [string, string][]) =>

@@ -147,7 +147,7 @@ describe.skipIf(!hasServer)('members, kept by their owner', () => {
     const json = (method: string, path: string, body: unknown) =>
       fetch(`${app.url}${path}`, {
         method,
-        headers: { cookie: owner, 'content-type': 'application/json' },
+        headers: { cookie: owner, 'content-type': 'application/json', 'if-match': '"1"' },
         body: JSON.stringify(body)
       }).then((r) => r.json() as Promise<{ id: string }>);
     const fitOut = { ...patterns[2]!.fitOut, name: 'Withy Hen' };

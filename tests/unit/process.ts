@@ -6,9 +6,9 @@ import { ensureDatabase, migrate } from '../../tools/migrate.mjs';
 export async function anotherProcess(
   databaseUrl: string,
   env: Record<string, string> = {}
-): Promise<{ url: string; stop: () => Promise<unknown> }> {
+): Promise<{ url: string; pid: number; stop: () => Promise<unknown>; kill: () => Promise<unknown> }> {
   const child = spawn(process.execPath, ['tests/unit/another-process.mjs'], {
-    env: { ...process.env, ...env, JORAM_TEST_SERVE_URL: databaseUrl },
+    env: { ...process.env, JORAM_PATIENCE: '1000', ...env, JORAM_TEST_SERVE_URL: databaseUrl },
     stdio: ['ignore', 'pipe', 'inherit']
   });
   const ended = new Promise((done) => child.once('exit', done));
@@ -17,9 +17,15 @@ export async function anotherProcess(
     child.once('exit', (code) => fail(new Error(`the process ended with ${code}`)));
   });
   return {
-    url: `http://127.0.0.1:${port}`,
+    url: `${env.JORAM_TEST_TLS ? 'https' : 'http'}://127.0.0.1:${port}`,
+    pid: child.pid!,
     stop: () => {
       child.kill('SIGTERM');
+      return ended;
+    },
+    /** As a power cut would. */
+    kill: () => {
+      child.kill('SIGKILL');
       return ended;
     }
   };
@@ -30,28 +36,58 @@ const [adminUrl, appUrl] = [process.env.JORAM_TEST_ADMIN_URL, process.env.JORAM_
 export const hasServer = Boolean(adminUrl && appUrl);
 
 /** An empty database of its own, and a process that serves it. */
-export async function emptyBook(name: string, env: Record<string, string> = {}) {
+export async function emptyBook(name: string, env: Record<string, string> = {}, on = { admin: adminUrl!, app: appUrl! }) {
   const of = (url: string) => Object.assign(new URL(url), { pathname: `/${name}_${process.pid}` }).href;
-  await ensureDatabase(adminUrl!, `${name}_${process.pid}`);
-  await migrate(of(adminUrl!));
-  let app = await anotherProcess(of(appUrl!), env);
+  await ensureDatabase(on.admin, `${name}_${process.pid}`);
+  await migrate(of(on.admin), new URL(on.app).password);
+  let app = await anotherProcess(of(on.app), env);
   return {
-    admin: of(adminUrl!),
-    serving: of(appUrl!),
+    admin: of(on.admin),
+    serving: of(on.app),
     get url() {
       return app.url;
     },
+    get pid() {
+      return app.pid;
+    },
     async restart() {
       await app.stop();
-      app = await anotherProcess(of(appUrl!));
+      app = await anotherProcess(of(on.app), env);
     },
+    /** Killed in the middle of what it did, and there again. */
+    async killed() {
+      await app.kill();
+      app = await anotherProcess(of(on.app), env);
+    },
+    stop: () => app.stop(),
     async drop() {
       await app.stop();
-      const sql = postgres(adminUrl!, { max: 1, onnotice: () => {} });
+      const sql = postgres(on.admin, { max: 1, onnotice: () => {} });
       await sql.unsafe(`drop database if exists ${name}_${process.pid} with (force)`);
       await sql.end();
     }
   };
+}
+
+/** Whoever founds the club of an empty book, and what they send. */
+export async function founded(of: { readonly url: string }) {
+  const founder = { club: 'Sedge Lode', zone: 'UTC', name: 'Ansel Rushby', signIn: 'ansel', password: 'three dry words' };
+  const answer = await fetch(`${of.url}/first-run`, {
+    method: 'POST',
+    redirect: 'manual',
+    headers: { origin: of.url, 'content-type': 'application/x-www-form-urlencoded' },
+    body: new URLSearchParams(founder)
+  });
+  const cookie = answer.headers.get('set-cookie')!.split(';')[0]!;
+  // The book may be at another address by then: it was killed.
+  const post = (path: string, body: unknown) =>
+    fetch(`${of.url}${path}`, {
+      method: 'POST',
+      headers: { cookie, 'content-type': 'application/json' },
+      body: typeof body === 'string' ? body : JSON.stringify(body)
+    });
+  const made = async (path: string, body: unknown) => ((await (await post(path, body)).json()) as { id: string }).id;
+  return { cookie, post, made };
 }
 
 /** Events of a Server-Sent Events feed, as they come. */

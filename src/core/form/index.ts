@@ -1,3 +1,4 @@
 export * from './fields';
 export * from './document';
 export * from './differences';
+export * from './merge';

@@ -83,9 +83,6 @@ const step = Joi.object({
   materials: Joi.array().items(Joi.string().max(100)).max(40).required()
 });
 
-/** The most entries that one record may hold. */
-export const mostEntries = 20_000;
-
 const kept = entrySchema.keys({
   by: words(120),
   receivedAt: instant(),
@@ -112,7 +109,7 @@ export const recordSchema = Joi.object({
   }).required(),
   fitOut: Joi.object().unknown().required(),
   procedure: Joi.object({ library: words(40), steps: Joi.array().items(step).max(400).required() }).required(),
-  entries: Joi.array().items(kept).max(mostEntries).required()
+  entries: Joi.array().items(kept).required()
 });
 
 /**
@@ -122,7 +119,6 @@ export const recordSchema = Joi.object({
 export const recordSchemaByKind = recordSchema.keys({
   entries: Joi.array()
     .items(...kindNames.map((kind) => kept.keys({ kind: Joi.valid(kind).required(), at: instant(), body: bodySchemas[kind].required() })))
-    .max(mostEntries)
     .required()
 });
 

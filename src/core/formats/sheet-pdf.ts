@@ -19,18 +19,8 @@ const lines = {
   paddingBottom: () => 2
 };
 
-/**
- * A day sheet as the definition of a PDF: A4, the steps at their times at the left, what to fill to and to bring at the right.
- */
-export function sheetPdf({
-  engine,
-  purpose,
-  whole,
-  plan,
-  carried,
-  units,
-  zone
-}: {
+/** What a printed day sheet is made from. */
+export interface SheetPdf {
   engine: string;
   purpose: string;
   whole: Whole;
@@ -39,7 +29,12 @@ export function sheetPdf({
   units: UnitChoice;
   /** The club's: named on the sheet. */
   zone: string;
-}): TDocumentDefinitions {
+}
+
+/**
+ * A day sheet as the definition of a PDF: A4, the steps at their times at the left, what to fill to and to bring at the right.
+ */
+export function sheetPdf({ engine, purpose, whole, plan, carried, units, zone }: SheetPdf): TDocumentDefinitions {
   const { sheet, level } = whole;
   const clock = (ms: number) => clockIn(ms, zone);
   const day = dayIn(plan.wants[0]!.at, zone);

@@ -1,10 +1,11 @@
 <script lang="ts">
   // The head of a day sheet: its title block, how it is begun, and what stands against that.
   import { goto } from '$app/navigation';
-  import type { PlanProblem } from '$core/plan';
+  import type { DayPlan, PlanProblem } from '$core/plan';
   import TitleBlock from '../sheet/TitleBlock.svelte';
   import { bandWords, clock, day, isoDay } from '../sheet/when';
   import type { DaySheet } from './day-sheet.svelte';
+  import { planPlace, planSaid } from './plan-said';
 
   let {
     id,
@@ -54,6 +55,8 @@
     refused = undefined;
     if (!today && !early) return void (early = true);
     await of.save();
+    // It begins from the sheet that the server has: this one must be it.
+    if (of.saving !== 'saved') return void (refused = 'This sheet is not saved: settle what stands against it, then start.');
     const response = await fetch(`/api/engines/${engine.id}/steamings`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
@@ -75,6 +78,20 @@
 {#each problems as p (p.field + p.sentence)}<p class="strip caution">
     ▲ This sheet was stored before it had to fit: {p.sentence} What is usual stands in its place; change it below, and it is written anew.
   </p>{/each}
+{#if of.outdated && of.merged}{@const then = of.outdated}{@const merged =
+    of.merged}{#await import('../form/Clashes.svelte') then { default: Clashes }}<Clashes
+      by={then.by}
+      {merged}
+      place={planPlace}
+      said={planSaid}
+      onsettled={(plan) => of.goOn(plan as DayPlan, then)}
+      ontheirs={() => of.goOn(then.theirs, then)}
+    />{/await}{:else if of.took}<p class="strip" role="status">
+    {of.took.by ?? 'Somebody else'} changed this sheet while you did; both are kept. Theirs: {of.took.what
+      .map((t) => `${planPlace(t.path)}: ${planSaid(t.path, t.was)} → ${planSaid(t.path, t.theirs)}`)
+      .join('; ')}.
+    <button class="quiet" onclick={() => (of.took = undefined)}>Seen</button>
+  </p>{/if}
 {#if cancelled}<p class="strip">This plan was called off. It is kept to look at.</p>{/if}
 {#if early}<p class="strip caution" role="alert">
     ▲ This sheet is for {day(wanted.at)}, not for today. <button class="quiet" onclick={start}>Start it now all the same</button>

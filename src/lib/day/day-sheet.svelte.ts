@@ -1,5 +1,7 @@
 import { type Busy, type DayPlan, type Known, type PlanProblem, planProblem, type Whole } from '$core/plan';
+import { merge, type Merged } from '$core/form';
 import { newest } from '../ask';
+import { type Outdated, sendChange } from '../form/change';
 
 /** How long a change may be changed again before the server is told, ms. */
 const settles = 500;
@@ -19,10 +21,17 @@ export class DaySheet {
   other = $state<{ minutes: number; whole?: Whole }>();
   saving = $state<'saved' | 'to save' | 'saving' | 'not saved'>('saved');
   problem = $state<PlanProblem>();
+  /** What somebody else saved meanwhile, while it clashes with what stands here. */
+  outdated = $state.raw<Outdated<DayPlan>>();
+  /** What somebody else changed and this page took in. */
+  took = $state.raw<{ by: string | null; what: Merged['taken'] }>();
   readonly known: Known;
   readonly busy: Busy;
   #id: string;
   #purpose: string;
+  /** What the server had when this page last heard of it. */
+  #from: { plan: DayPlan; version: number };
+  #sent: Promise<void> = Promise.resolve();
   #timer: ReturnType<typeof setTimeout> | undefined;
   #ask: (input: { known: Known; plan: DayPlan; busy: Busy }) => void;
   #askOther: (input: { known: Known; plan: DayPlan; busy: Busy }) => void;
@@ -31,6 +40,7 @@ export class DaySheet {
     id,
     purpose,
     plan,
+    version,
     known,
     busy,
     whole
@@ -38,12 +48,14 @@ export class DaySheet {
     id: string;
     purpose: string;
     plan: DayPlan;
+    version: number;
     known: Known;
     busy: Busy;
     whole: Whole;
   }) {
     this.#id = id;
     this.#purpose = purpose;
+    this.#from = { plan, version };
     this.plan = $state.raw(plan);
     this.stands = $state.raw(plan);
     this.whole = $state.raw(whole);
@@ -96,25 +108,46 @@ export class DaySheet {
     this.#askOther({ known: this.known, plan: { ...this.plan, wants: [moved, ...rest] }, busy: this.busy });
   }
 
-  async save() {
+  /** Sends what is not saved yet. One at a time: each is made from the version that the one before it gave. */
+  save(): Promise<void> {
     clearTimeout(this.#timer);
-    if (this.problem) return;
+    return (this.#sent = this.#sent.then(() => this.#send()));
+  }
+
+  async #send(): Promise<void> {
+    if (this.problem || this.outdated || this.saving === 'saved') return;
     this.saving = 'saving';
-    const sent = this.plan;
-    try {
-      const response = await fetch(`/api/plans/${this.#id}`, {
-        method: 'PUT',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ purpose: this.#purpose, plan: sent })
-      });
-      if (!response.ok) {
-        this.problem = await response.json().catch(() => ({ field: 'plan', sentence: 'It could not be saved. Try again.' }));
-        this.saving = 'not saved';
-      } else if (this.plan === sent) this.saving = 'saved';
-    } catch {
-      this.saving = 'not saved';
+    const plan = this.plan;
+    const sent = await sendChange<DayPlan>(`/api/plans/${this.#id}`, this.#from.version, { purpose: this.#purpose, plan });
+    if (sent !== 'no connection' && 'saved' in sent) {
+      this.#from = { plan, version: sent.saved.version };
+      if (this.plan === plan) this.saving = 'saved';
+      return;
+    }
+    this.saving = 'not saved';
+    if (sent === 'no connection') {
       // The plan stays on the page; it is tried again when something changes, or in a while.
       this.#timer = setTimeout(() => void this.save(), 8000);
+    } else if ('refused' in sent) this.problem = sent.refused;
+    else {
+      const both = merge(this.#from.plan, sent.outdated.theirs, this.plan);
+      if (both.clashes.length) this.outdated = sent.outdated;
+      else {
+        this.took = { by: sent.outdated.by, what: both.taken };
+        this.goOn(both.document as DayPlan, sent.outdated);
+      }
     }
+  }
+
+  /** What stands here with what they changed taken in; where both changed the same, the two are to be chosen between. */
+  get merged(): Merged | undefined {
+    return this.outdated && merge(this.#from.plan, this.outdated.theirs, this.plan);
+  }
+
+  /** Goes on from what somebody else saved, with what was settled between the two. */
+  goOn(settled: DayPlan, { theirs, version }: Outdated<DayPlan>) {
+    this.#from = { plan: theirs, version };
+    this.outdated = undefined;
+    this.change(settled);
   }
 }

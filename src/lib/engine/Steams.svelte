@@ -4,6 +4,8 @@
   import type { Learned, Learning, Told } from '$core/learn';
   import { onMount, untrack } from 'svelte';
   import { momentAt } from '$core/units';
+  import { merge } from '$core/form';
+  import { sendChange } from '../form/change';
   import DayField from '../form/DayField.svelte';
   import { clubZone } from '../sheet/club';
   import { unitChoice } from '../sheet/unit-choice';
@@ -19,16 +21,20 @@
     fitOut,
     told,
     learning: said,
+    version,
     may
   }: {
     engineId: string;
     fitOut: FitOut;
     told: readonly (Told & { startedAt: Date; purpose: string })[];
     learning: Learning;
+    /** Of what was said of its past. */ version: number;
     may: boolean;
   } = $props();
 
   let learning = $state.raw(untrack(() => said));
+  /** What the server has. */
+  let from = untrack(() => ({ learning: said, version }));
   let learned = $state.raw<Learned>();
   let share = $state(0);
   let problem = $state<string>();
@@ -48,20 +54,33 @@
     }
   }
   onMount(() => void again());
-  async function save(next: Learning) {
-    const before = learning;
+  let sending: Promise<void> = Promise.resolve();
+  /** It counts here at once. What is said after it waits for its answer, which gives the version that is changed next. */
+  function save(next: Learning): Promise<void> {
     learning = next;
     void again();
-    const response = await fetch(`/api/engines/${engineId}/learning`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(next)
-    }).catch(() => undefined);
-    if (response?.ok) return void (problem = undefined);
-    problem = response
-      ? ((await response.json().catch(() => undefined))?.sentence ?? 'It could not be saved.')
-      : 'No network: it was not saved.';
-    learning = before;
+    return (sending = sending.then(() => send(next)));
+  }
+  async function send(next: Learning): Promise<void> {
+    const sent = await sendChange<Learning>(`/api/engines/${engineId}/learning`, from.version, next);
+    if (sent !== 'no connection' && 'saved' in sent) {
+      from = { learning: next, version: sent.saved.version };
+      return void (problem = undefined);
+    }
+    if (sent !== 'no connection' && 'outdated' in sent) {
+      // Leaving a steaming out and beginning a chapter are additions: both sides' are kept, and the page says so.
+      const { theirs, version, by } = sent.outdated;
+      const both = merge(from.learning, theirs, next);
+      from = { learning: theirs, version };
+      if (!both.clashes.length) {
+        learning = both.document as Learning;
+        void again();
+        await send(learning);
+        return void (problem ??= `${by ?? 'Somebody'} changed this meanwhile: what you both said is kept.`);
+      }
+      problem = `${by ?? 'Somebody'} changed this meanwhile: it stands as they left it. Say yours again.`;
+    } else problem = sent === 'no connection' ? 'No network: it was not saved.' : sent.refused.sentence;
+    learning = from.learning;
     void again();
   }
   const leave = (id: string) =>

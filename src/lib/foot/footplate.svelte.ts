@@ -5,9 +5,10 @@ import type { DayPlan, Known } from '$core/plan';
 import type { Glass } from '$core/units';
 import { due, warnings } from '$core/watch';
 import { clubNow, isoOf } from '../outbox/club-time';
+import type { Made } from '../outbox/made';
 import { ticking } from '../sheet/clock.svelte';
 import { Forecast } from './forecast.svelte';
-import { type Made, Steaming } from './steaming.svelte';
+import { Steaming } from './steaming.svelte';
 
 /** What the page is opened with. */
 export interface Opened {

@@ -1,8 +1,8 @@
-import { add, type Bodies, type Context, type Entry, fold, type Kind, type Log, placed } from '$core/log';
-import { timeOrderedId } from '$core/log/id';
+import { add, type Context, type Entry, fold, type Log } from '$core/log';
 import { Feed } from '../live/feed.svelte';
-import { aheadNow, isoOf } from '../outbox/club-time';
+import { forgetHeard, hear, heardOf } from '../outbox/heard';
 import { outbox, waitingHere } from '../outbox/index.svelte';
+import { type Made, waitingOf } from '../outbox/made';
 import type { Waiting } from '../outbox/waiting';
 
 /** One steaming as this page sees it: the folded log, what it makes, and the live feed. */
@@ -16,7 +16,7 @@ export interface Opened {
 }
 
 const undoMs = 10_000;
-export type Made = { readonly kind: Kind; readonly body: Bodies[Kind]; readonly strikes?: string };
+const keepAfter = 3000;
 
 export class Steaming {
   readonly id: string;
@@ -42,7 +42,12 @@ export class Steaming {
     this.id = id;
     this.#member = member;
     this.#whole = $state.raw(fold(context, entries));
-    this.feed = new Feed([id], place, { entries: (told) => this.#take(told[id] ?? []) });
+    this.feed = new Feed([id], place, {
+      entries: (told) => {
+        this.#take(told[id] ?? []);
+        void hear(id, told[id] ?? []);
+      }
+    });
   }
 
   get state() {
@@ -61,37 +66,26 @@ export class Steaming {
     return waitingHere().aside.filter((w) => w.steaming === this.id);
   }
 
-  /** Takes in what an earlier visit left behind, and listens. Gives back what ends it. */
+  /** Takes in what an earlier visit left behind and heard, and listens. Gives back what ends it. */
   open(): () => void {
+    const opened = this.#whole.entries;
     void outbox()
       .outbox.refresh()
       .then(() => this.#take(this.waiting.map((w) => w.entry)));
+    void heardOf(this.id, opened).then((entries) => this.#take(entries));
+    // When the page is at rest: all of a long log is kept, for a day without a network.
+    const keep = setTimeout(() => void forgetHeard().then(() => hear(this.id, opened)), keepAfter);
     const close = this.feed.open();
     return () => {
       close();
+      clearTimeout(keep);
       clearTimeout(this.#undo);
     };
   }
 
   /** Makes entries. They count at once; the network is told afterwards. */
   recordAll(made: readonly Made[]): void {
-    const now = Date.now();
-    const ahead = aheadNow();
-    const waiting = made.map((m, i): Waiting => {
-      // A millisecond apart, so that what was said in one go keeps its order.
-      const said = now + i;
-      const id = timeOrderedId(said, crypto.getRandomValues(new Uint8Array(10)));
-      const entry = { ...m, id, ...placed(said, ahead, Infinity), by: this.#member.name, source: 'person' } as Entry;
-      return {
-        id,
-        steaming: this.id,
-        engine: this.log.context.fitOut.name,
-        member: this.#member.id,
-        entry,
-        said: isoOf(said),
-        ...(ahead === undefined ? {} : { ahead })
-      };
-    });
+    const waiting = waitingOf(made, { steaming: this.id, engine: this.log.context.fitOut.name, member: this.#member });
     const entries = waiting.map((w) => w.entry);
     this.#take(entries);
     // What ends a steaming is not taken back in passing.

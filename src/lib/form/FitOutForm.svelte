@@ -4,18 +4,32 @@
   import { plantOf } from '$core/boiler';
   import { engineFigures } from '$core/sums';
   import { checkFitOut } from '$core/engine/check';
-  import type { Problem } from '$core/form';
+  import { merge, type Problem } from '$core/form';
+  import { unitChoice } from '../sheet/unit-choice';
   import BoilerSection from '../draw/BoilerSection.svelte';
   import Figures from '../sheet/Figures.svelte';
+  import type { Outdated } from './change';
+  import Clashes from './Clashes.svelte';
   import FieldEditor from './FieldEditor.svelte';
+  import { placeSaid, valueSaid } from './said';
+  import type { NotSaved } from './save-engine';
   import { Button } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
 
   let {
     fitOut,
+    version = 1,
     saveWord,
     onsave
-  }: { fitOut: FitOut; saveWord: string; onsave: (fitOut: FitOut) => Promise<{ problems: Problem[] } | void> } = $props();
+  }: {
+    fitOut: FitOut;
+    /** Of the fit-out that is changed. */ version?: number;
+    saveWord: string;
+    onsave: (fitOut: FitOut, version: number) => Promise<NotSaved | void>;
+  } = $props();
+  /** What the server had when this was begun, or when it was last told of another's change. */
+  let from = $state.raw(untrack(() => ({ fitOut, version })));
+  let outdated = $state.raw<Outdated<FitOut>>();
   let document: Record<string, unknown> = $state(untrack(() => structuredClone({ ...fitOut })));
   let section = $state(0);
   let refused = $state<Problem[]>([]);
@@ -62,14 +76,21 @@
       return;
     }
     saving = true;
-    const answer = await onsave(checked.fitOut);
+    const answer = await onsave(checked.fitOut, from.version);
     saving = false;
-    refused = answer?.problems ?? [];
+    outdated = answer && 'outdated' in answer ? answer.outdated : undefined;
+    refused = answer && 'problems' in answer ? answer.problems : [];
     if (refused.length)
       section = Math.max(
         0,
         sections.findIndex(({ keys }) => of(keys))
       );
+  }
+  /** Goes on from what somebody else saved, with what was settled between the two. */
+  function goOn(settled: unknown, then: Outdated<FitOut>) {
+    from = { fitOut: then.theirs, version: then.version };
+    document = structuredClone(settled) as Record<string, unknown>;
+    outdated = undefined;
   }
 </script>
 
@@ -82,6 +103,20 @@
   }}
   oninput={() => (refused = [])}
 >
+  {#if outdated}{@const then = outdated}{@const merged = merge(from.fitOut, then.theirs, $state.snapshot(document), fitOutField)}
+    <div class="whole">
+      <Clashes
+        by={then.by}
+        {merged}
+        place={(path) => placeSaid(fitOutField, path, merged.document)}
+        said={(path, value) => valueSaid(fitOutField, path, merged.document, value, unitChoice())}
+        onsettled={(settled) => {
+          goOn(settled, then);
+          void save();
+        }}
+        ontheirs={() => goOn(then.theirs, then)}
+      />
+    </div>{/if}
   <div class="box pad left">
     <div class="tabs" role="tablist" aria-label="Parts of the fit-out">
       {#each sections as { name, keys }, i (name)}

@@ -43,7 +43,7 @@ export class Feed {
     this.#heard();
     void this.#listen();
     this.#watch = setInterval(() => {
-      this.deaf = this.#silent();
+      this.deaf = this.over || this.#silent();
       // A connection that says nothing is none: a proxy may hold its end open. One that was only just asked for is waited for.
       if (this.deaf && Date.now() - this.#askedAt > deafAfter) this.#anew();
     }, 1000);

@@ -115,14 +115,14 @@ export class Outbox {
     this.#tell();
   }
 
-  async #letGo(ids: readonly string[]): Promise<void> {
+  async #letGo(ids: readonly string[], drop: () => Promise<void>): Promise<void> {
     for (const id of ids) {
       this.#gone.add(id);
       this.#memory.delete(id);
       this.#unkept.delete(id);
     }
     try {
-      await this.#around.store.drop(ids);
+      await drop();
       this.#around.stored();
       this.#stored = this.#stored.filter((w) => !ids.includes(w.id));
     } catch {
@@ -132,7 +132,7 @@ export class Outbox {
   }
 
   /** Throws away what was set aside. */
-  readonly discard = (id: string): Promise<void> => this.#letGo([id]);
+  readonly discard = (id: string): Promise<void> => this.#letGo([id], () => this.#around.store.drop([id]));
 
   /** What was set aside goes on its way again. */
   async retry(id: string): Promise<void> {
@@ -212,10 +212,13 @@ export class Outbox {
 
   async #letGoOf(part: readonly Waiting[], why: ReadonlyMap<string | undefined, string>): Promise<void> {
     const aside = part.flatMap((w) => (why.has(w.id) ? [{ ...w, refused: why.get(w.id)! }] : []));
-    const taken = part.filter((w) => !why.has(w.id)).map((w) => w.id);
+    const taken = part.filter((w) => !why.has(w.id));
     if (aside.length) await this.#keep(aside);
     if (!taken.length) return;
     this.#deliveredAt = this.#around.now();
-    await this.#letGo(taken);
+    await this.#letGo(
+      taken.map((w) => w.id),
+      () => this.#around.store.delivered(taken)
+    );
   }
 }

@@ -39,7 +39,10 @@ export type Answer =
 export interface Store {
   readonly all: () => Promise<Waiting[]>;
   readonly put: (waiting: readonly Waiting[]) => Promise<void>;
+  /** Lets go of what was thrown away. */
   readonly drop: (ids: readonly string[]) => Promise<void>;
+  /** Lets go of what the server has; a device keeps it as part of the log, to show it while there is no network. */
+  readonly delivered: (waiting: readonly Waiting[]) => Promise<void>;
 }
 
 /** What a page shows of it. */

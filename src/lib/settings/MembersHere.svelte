@@ -3,11 +3,13 @@
   let {
     members,
     mayKeep,
-    mayRead
+    mayRead,
+    mayTakeOut
   }: {
     members: readonly { id: string; name: string; signIn: string; roles: readonly string[] }[];
     mayKeep: boolean;
     mayRead: boolean;
+    mayTakeOut: boolean;
   } = $props();
 </script>
 
@@ -19,10 +21,11 @@
       >{#each members as m (m.id)}<tr><td class="figure">{m.name}</td><td>{m.signIn}</td><td>{m.roles.join(', ')}</td></tr>{/each}</tbody
     >
   </table>
-  {#if mayKeep || mayRead}
+  {#if mayKeep || mayRead || mayTakeOut}
     <p class="go-on">
       {#if mayKeep}<a class="plain" href="/members">Let in, put out, change roles</a>{/if}
       {#if mayRead}<a class="plain" href="/audit">What was done, by whom</a>{/if}
+      {#if mayTakeOut}<a class="plain" href="/club.zip" download>Take the whole club out, as one file</a>{/if}
     </p>
   {/if}
 </section>

@@ -12,11 +12,14 @@
   <TitleBlock
     cells={[
       { label: 'Club', value: data.member?.club ?? '', wide: true },
-      { label: 'What was done', value: `${data.total} lines` }
+      { label: 'What was done', value: data.total === 1 ? '1 line' : `${data.total} lines` }
     ]}
   >
     {#snippet action()}<a class="plain go" href="/audit/audit.csv" download>CSV</a>{/snippet}
   </TitleBlock>
+  {#if data.broughtIn}<p class="strip">
+      This club was brought in here as an archive on {day(data.broughtIn)} at {clock(data.broughtIn)}; what is older was done elsewhere.
+    </p>{/if}
   <section class="box pad first">
     <table class="ruled">
       <thead><tr><th>When</th><th>Who</th><th>What</th></tr></thead>
@@ -33,6 +36,7 @@
 </div>
 
 <style>
+  .strip,
   .first {
     margin-top: 12px;
   }

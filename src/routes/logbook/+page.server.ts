@@ -1,8 +1,9 @@
 import type { Problem } from '$core/form';
 import { Refusal } from '$core/units';
-import { check, isoDay, need, orRefusal, parseJson, recordLimit } from '$server/answer';
+import { check, isoDay, need, orRefusal, recordLimit } from '$server/answer';
 import { yard } from '$server/engines';
-import { importRecord, readRecord } from '$server/records';
+import { work } from '$server/jobs';
+import { importRecord } from '$server/records';
 import { bookPage, logbook } from '$server/book';
 import { fail, redirect } from '@sveltejs/kit';
 import Joi from 'joi';
@@ -48,15 +49,15 @@ export const actions = {
       return fail(400, { problems: [{ path: 'record', sentence: 'Choose a record: a JSON file that Joram exported.' }] });
     if (file.size > recordLimit)
       return fail(413, { problems: [{ path: 'record', sentence: `The file is over ${recordLimit / 1024 / 1024} MB.` }] });
-    const parsed = parseJson(await file.text());
-    if ('problem' in parsed) return fail(400, { problems: [{ path: file.name, sentence: parsed.problem }] });
     let imported: { id: string };
     try {
-      imported = await importRecord(member, readRecord(parsed.value));
+      imported = await importRecord(member, await work('read record', await file.text()));
     } catch (problem) {
       if (!(problem instanceof Refusal)) throw problem;
       const { field, sentence, more } = problem;
-      return fail(400, { problems: (more.problems as Problem[] | undefined) ?? [{ path: field, sentence }] });
+      return fail(400, {
+        problems: (more.problems as Problem[] | undefined) ?? [{ path: field === 'body' ? file.name : field, sentence }]
+      });
     }
     redirect(303, `/records/${imported.id}`);
   }

@@ -34,6 +34,7 @@
         members={data.members}
         mayKeep={data.rights.includes('keep members')}
         mayRead={data.rights.includes('read what was done')}
+        mayTakeOut={data.rights.includes('take the club out')}
       />
     </div>
   </div>

@@ -23,7 +23,12 @@
 <svelte:head><title>Waiting entries · Joram</title></svelte:head>
 <div class="sheet stack">
   <h1 class="heading">Waiting on this device</h1>
-  <p class="second">{waitingSaid(view) ?? 'All that was made here by you has been delivered'}.</p>
+  <p class="second">
+    {waitingSaid(view) ??
+      (view.aside.length
+        ? 'What stands below was not taken; all else that you made here has been delivered'
+        : 'All that was made here by you has been delivered')}.
+  </p>
 
   {#if view.aside.length}
     <section class="box pad stack">

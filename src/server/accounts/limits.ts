@@ -1,4 +1,4 @@
-import { RateLimiterPostgres } from 'rate-limiter-flexible';
+import { RateLimiterMemory, RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import { sql } from '../database';
 
 /** Tries of a password, counted in the database: for every process alike, and through a restart. */
@@ -39,3 +39,26 @@ export async function countTry(name: string, address: string): Promise<(() => Pr
   if (Math.random() < 0.01) void sql`delete from try_limit where expire < ${Date.now()}`.catch(() => {});
   return () => Promise.all(keys.map(([limit, key]) => limit.reward(key)));
 }
+
+/**
+ * How much one member may ask of one process in a minute, and how many entries send: far above what a day of steaming asks, and what a
+ * phone that was away for six hours sends. To share a process fairly, so each counts its own.
+ */
+const ofMember = (keyPrefix: string, points: number) =>
+  new RateLimiterMemory({ keyPrefix, points: points * Number(process.env.JORAM_PATIENCE ?? 1), duration: 60 });
+const requests = ofMember('requests', 3000);
+const entries = ofMember('entries', 30_000);
+
+async function waitFor(limit: RateLimiterMemory, member: string, points: number): Promise<number | undefined> {
+  try {
+    await limit.consume(member, points);
+    return undefined;
+  } catch (full) {
+    if (!(full instanceof RateLimiterRes)) throw full;
+    return Math.max(1, Math.ceil(full.msBeforeNext / 1000));
+  }
+}
+/** Counts a request of a member. @returns how long to wait when there were too many, s */
+export const askedBy = (member: string) => waitFor(requests, member, 1);
+/** Counts entries that a member sends. @returns how long to wait when there were too many, s */
+export const sentBy = (member: string, count: number) => waitFor(entries, member, count);

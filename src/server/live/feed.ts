@@ -1,6 +1,7 @@
 import type { Entry } from '$core/log';
 import { inClub, sql } from '../database';
-import { type EntryRow, entriesFrom, fromTheStart, type Place, toEntry } from '../sql/entry';
+import { type EntryRow, entriesFrom, fromTheStart, partFrom, type Place, type Reached, toEntry } from '../sql/entry';
+import pLimit from 'p-limit';
 import { placeSaid } from './place';
 import { listen, on, onAgain } from './told';
 
@@ -20,6 +21,8 @@ export interface Viewer {
   /** The steamings it wants; all of the club's when left out. */
   readonly wants?: ReadonlySet<string>;
   readonly tell: (news: News) => void;
+  /** Resolves when it has taken most of what it was told; to false when it is gone. */
+  readonly taken: () => Promise<boolean>;
   /** The way from the database to here is open. */
   readonly beat: () => void;
   readonly over: () => void;
@@ -116,6 +119,24 @@ function start() {
   timer.unref();
 }
 
+/** The most that is read at once of what a viewer missed, and how many are read for at a time: a whole club may come back at once. */
+const part = 500;
+const reading = pLimit(4);
+
+/** Tells a viewer what it missed, in parts, as fast as it takes them. @param more whether something came meanwhile */
+async function catchUp(viewer: Viewer, from: Place, more: () => boolean): Promise<void> {
+  const { club, wants } = viewer;
+  let reached: Reached | undefined = { place: from, seq: '0' };
+  let place = from;
+  do {
+    const at: Reached = reached ?? { place, seq: '0' };
+    const found = await reading(() => inClub(club, (tx) => partFrom(tx, club, at, part, wants && [...wants])));
+    ({ reached, next: place } = found);
+    viewer.tell({ place: await placeSaid(place), entries: sorted(found.rows, wants) });
+    if (reached && !(await viewer.taken())) return;
+  } while (reached || more());
+}
+
 /**
  * Follows a club from a place on. What was missed is told first.
  * @returns what ends it
@@ -124,9 +145,10 @@ export async function follow(viewer: Viewer, from: Place): Promise<() => void> {
   start();
   await listen();
   const { club, session } = viewer;
-  // What comes while the missed is being read waits behind it: a place must not be given before all that lies before it.
-  let waiting: News[] | undefined = [];
-  const behind: Viewer = { ...viewer, tell: (news) => (waiting ? waiting.push(news) : viewer.tell(news)) };
+  // What comes while the missed is being read is read with it: a place must not be given before all that lies before it.
+  let came = false;
+  let missed = true;
+  const behind: Viewer = { ...viewer, tell: (news) => (missed ? (came = true) : viewer.tell(news)) };
   const feed = feeds.get(club) ?? begin(club);
   feed.viewers.add(behind);
   const sessions = bySession.get(session) ?? new Set();
@@ -139,11 +161,11 @@ export async function follow(viewer: Viewer, from: Place): Promise<() => void> {
   };
   try {
     await feed.ready;
-    const { rows, next } = await inClub(club, (tx) => entriesFrom(tx, club, from, viewer.wants && [...viewer.wants]));
-    const place = await placeSaid(next);
-    viewer.tell({ place, entries: sorted(rows, viewer.wants) });
-    for (const news of waiting.splice(0)) viewer.tell(news);
-    waiting = undefined;
+    await catchUp(viewer, from, () => {
+      missed = came;
+      came = false;
+      return missed;
+    });
     return off;
   } catch (error) {
     off();

@@ -55,6 +55,38 @@ export async function entriesFrom(
   return { rows: found.filter((r) => r.id), next: found[0]!.next };
 }
 
+/** How far a reading of what was missed has come: everything before it has been read. */
+export interface Reached {
+  readonly place: Place;
+  readonly seq: string;
+}
+
+/**
+ * A part of what became visible from a place on, in the order of transactions: `next` is the place that may be given away after it, and
+ * `reached` where the next part begins; nothing when there was no more.
+ */
+export async function partFrom(
+  tx: Tx,
+  club: string,
+  { place, seq }: Reached,
+  most: number,
+  steamings?: readonly string[]
+): Promise<{ rows: EntryRow[]; next: Place; reached: Reached | undefined }> {
+  const found = await tx<(EntryRow & { next: Place; seq: string })[]>`
+    select pg_snapshot_xmin(pg_current_snapshot())::text as next, e.* from (values (1)) as look left join lateral (
+      select ${columns(tx)}, seq from entry
+      where club_id = ${club} and (xact, seq) > (${place}::xid8, ${seq}::bigint)
+        ${steamings ? tx`and steaming_id = any(${steamings as string[]}::uuid[])` : tx``}
+      order by xact, seq limit ${most}
+    ) e on true order by e.xact, e.seq`;
+  const rows = found.filter((r) => r.id);
+  const { next } = found[0]!;
+  const last = found.at(-1)!;
+  if (rows.length < most) return { rows, next, reached: undefined };
+  // What is told so far ends within a transaction, or beyond one that is still open: whoever comes back gets that one again.
+  return { rows, next: BigInt(last.xact) < BigInt(next) ? last.xact : next, reached: { place: last.xact, seq: last.seq } };
+}
+
 /** The whole log of one steaming, in the order of arrival, and the place to go on from. */
 export async function entriesIn(
   tx: Tx,

@@ -1,8 +1,9 @@
 import { type FitOut, fitOutOf } from '$core/engine';
 import { derivedVersion, fitsNow, type Learning } from '$core/learn';
-import { type Busy, type DayPlan, type Known, type Planned, plannedOf, planWhole, usualPlan } from '$core/plan';
+import { type Busy, type DayPlan, type Known, type Planned, plannedOf, usualPlan } from '$core/plan';
 import { readablePlan } from '$core/plan/check';
 import { compose } from '$core/procedure';
+import { work } from '../jobs';
 import { json, type Tx } from './json';
 import { raisings, toldFrom } from './raising';
 
@@ -17,6 +18,8 @@ export interface PlanRow {
   plan: DayPlan | null;
   planned: Planned | null;
   wantedAt: Date;
+  version: number;
+  changedBy: string | null;
 }
 
 /** What a day on each of these engines is planned from, today: two queries, however many there are. */
@@ -57,7 +60,7 @@ export async function busyIn(tx: Tx, club: string, around: number, but: string):
 
 /** Columns of a planned steaming that everybody reads. */
 export const planRows = (tx: Tx) => tx`
-  select s.steaming_id as id, s.engine_id, e.name as engine, m.name as keeper, s.purpose, s.started_at, s.cancelled_at, s.plan, s.planned, s.wanted_at
+  select s.steaming_id as id, s.engine_id, e.name as engine, m.name as keeper, s.purpose, s.started_at, s.cancelled_at, s.plan, s.planned, s.wanted_at, s.plan_version as version, s.plan_by as changed_by
   from steaming s join engine e using (club_id, engine_id) join member m on m.club_id = s.club_id and m.member_id = s.keeper_id`;
 
 /** The plan of a row as it can be shown today, with what does not fit any more. */
@@ -66,7 +69,7 @@ export const planIn = (r: PlanRow) => readablePlan(r.plan, usualPlan(r.keeper, r
 /** What a plan says, worked out and written beside it: when to light, when there is steam, who is busy when. */
 export async function derivePlan(tx: Tx, club: string, id: string, of: Known, plan: DayPlan): Promise<void> {
   const wanted = Date.parse(plan.wants[0]!.at);
-  const planned = plannedOf(planWhole(of, plan, await busyIn(tx, club, wanted, id)), plan);
+  const planned = plannedOf(await work('day sheet', { known: of, plan, busy: await busyIn(tx, club, wanted, id) }), plan);
   await tx`update steaming set planned = ${json(tx, planned)}, derived = ${derivedVersion} where club_id = ${club} and steaming_id = ${id}`;
 }
 

@@ -4,11 +4,14 @@ import { answers, need, needId } from '$server/answer';
 import { follow, type Viewer } from '$server/live/feed';
 import { placeOf } from '$server/live/place';
 import { whenStopping } from '$server/live/told';
+import { setTimeout as sleep } from 'node:timers/promises';
 
 /** The most steamings that one viewer names; without a name it is told of all. */
 const most = 20;
 /** A viewer that has not taken this much is let go: it comes back and goes on from its place, bytes. */
 const behind = 4 * 1024 * 1024;
+/** What it missed is read on when it has taken all but this, bytes. */
+const enough = 64 * 1024;
 
 /**
  * New entries of the club as they come, whoever stored them: Server-Sent Events. `steaming` names those that are wanted; `after`,
@@ -41,7 +44,12 @@ export const GET = answers<RequestEvent>(async ({ locals, request, url }) => {
           controller.enqueue(text.encode(message));
           if ((controller.desiredSize ?? 0) < -behind) close();
         };
+        const taken = async () => {
+          while (!ended && (controller.desiredSize ?? 0) < -enough) await sleep(20);
+          return !ended;
+        };
         const viewer: Viewer = {
+          taken,
           club: member.club,
           session: locals.session!.hash,
           until: locals.session!.until,

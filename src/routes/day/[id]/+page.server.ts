@@ -17,6 +17,7 @@ export const load = async ({ params, locals }) => {
     startedAt: row.startedAt,
     cancelled: row.cancelledAt !== null,
     plan,
+    version: row.version,
     problems,
     known,
     busy,

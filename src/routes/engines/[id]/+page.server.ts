@@ -73,8 +73,11 @@ export const actions = {
   retire: acts('retire', async ({ request, params, locals }: RequestEvent) => {
     const member = need(locals, 'edit engines');
     const { retired } = await valuesOf(request);
-    if (!(await retire(member.club, needId(params.id), retired === 'yes')))
-      throw new Refusal('retired', 'It is in steam: sign that steaming off first.', { code: 'conflict' });
+    const id = needId(params.id);
+    if (!(await retire(member.club, id, retired === 'yes')))
+      throw (await engine(member.club, id))
+        ? new Refusal('retired', 'It is in steam: sign that steaming off first.', { code: 'conflict' })
+        : new Refusal('engine', 'There is no such engine.', { code: 'missing' });
     return { at: 'retire', done: true };
   }),
   paper: acts('paper', async ({ request, params, locals }: RequestEvent) => {

@@ -95,6 +95,7 @@
       fitOut={f}
       told={data.past.told}
       learning={data.past.learning}
+      version={data.past.learningVersion}
       may={can('edit engines')}
     />{/key}
   <div class="history"><LastSteamings engineId={data.engine.id} steamings={data.steamings} /></div>

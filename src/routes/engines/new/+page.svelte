@@ -48,7 +48,7 @@
       saveWord="Add this engine"
       onsave={async (fitOut) => {
         const saved = await saveEngine(fitOut);
-        if ('problems' in saved) return saved;
+        if (!('id' in saved)) return saved;
         await goto(`/engines/${saved.id}`, { invalidateAll: true });
       }}
     />

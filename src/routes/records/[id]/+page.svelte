@@ -1,7 +1,8 @@
 <script lang="ts">
   // A finished steaming as a document: on screen exactly as it prints, A4 portrait.
-  import { fold, recordFigures } from '$core/log';
+  import { closing, fold, recordFigures } from '$core/log';
   import Trend from '$lib/draw/Trend.svelte';
+  import Afterwards from '$lib/record/Afterwards.svelte';
   import AsRun from '$lib/record/AsRun.svelte';
   import Facts from '$lib/record/Facts.svelte';
   import Found from '$lib/record/Found.svelte';
@@ -15,6 +16,8 @@
   const units = $derived(unitChoice());
   const log = $derived(fold(data.context, data.entries));
   const f = $derived(data.context.fitOut);
+  const end = $derived(closing(log));
+  const afterwards = ['add late notes', 'sign as examiner', 'strike a signature'] as const;
 </script>
 
 <svelte:head><title>{f.name}, {day(data.startedAt)} · Joram</title></svelte:head>
@@ -57,6 +60,12 @@
   <AsRun {log} />
   <WholeLog {log} keeper={data.keeper} />
 </article>
+{#if end && data.member && afterwards.some((right) => data.rights.includes(right))}<Afterwards
+    on={{ steaming: data.id, engine: f.name, member: { id: data.member!.id, name: data.member!.name } }}
+    {end}
+    rights={data.rights}
+    examined={log.state.signatures.some((s) => s.as === 'examiner')}
+  />{/if}
 
 <style>
   .bar {

@@ -1,8 +1,7 @@
-import { sheetPdf } from '$core/formats';
 import { isoDayIn } from '$core/units';
 import { need, needId, notHere } from '$server/answer';
 import { download } from '$server/download';
-import { pdf } from '$server/pdf';
+import { work } from '$server/jobs';
 import { planOf } from '$server/plans';
 import { carriedFrom } from '$server/book';
 
@@ -13,6 +12,6 @@ export const GET = async ({ params, locals }) => {
   if (!found) return notHere('plan');
   const { row, plan, whole } = found;
   const carried = await carriedFrom(club, row.engineId);
-  const definition = sheetPdf({ engine: row.engine, purpose: row.purpose, whole, plan, carried, units, zone });
-  return download(await pdf(definition), 'application/pdf', `${row.engine}-${isoDayIn(plan.wants[0]!.at, zone)}.pdf`);
+  const file = await work('day sheet as PDF', { engine: row.engine, purpose: row.purpose, whole, plan, carried, units, zone });
+  return download(file, 'application/pdf', `${row.engine}-${isoDayIn(plan.wants[0]!.at, zone)}.pdf`);
 };

@@ -22,10 +22,11 @@
   />
   <FitOutForm
     fitOut={f}
+    version={data.engine.version}
     saveWord="Save the fit-out"
-    onsave={async (fitOut) => {
-      const saved = await saveEngine(fitOut, data.engine.id);
-      if ('problems' in saved) return saved;
+    onsave={async (fitOut, version) => {
+      const saved = await saveEngine(fitOut, { id: data.engine.id, version });
+      if (!('id' in saved)) return saved;
       await goto(`/engines/${saved.id}`, { invalidateAll: true });
     }}
   />

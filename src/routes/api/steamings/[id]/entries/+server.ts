@@ -1,6 +1,7 @@
 import type { RequestEvent } from './$types';
 import { checkEntry } from '$core/log/check';
 import { Refusal } from '$core/units';
+import { sentBy } from '$server/accounts/limits';
 import { answers, bodyLimit, need, needId, notHere, readJson } from '$server/answer';
 import { appendEntries, type Sent } from '$server/append';
 import { placeOf } from '$server/live/place';
@@ -25,6 +26,9 @@ export const POST = answers<RequestEvent>(async ({ request, params, locals }) =>
     throw new Refusal('entries', 'Send an entry, or at least one in a list called entries.');
   if (documents.length > most)
     throw new Refusal('entries', `Send at most ${most} entries at once; this batch has ${documents.length}.`, { code: 'too large' });
+
+  const wait = await sentBy(member.id, documents.length);
+  if (wait) throw new Refusal('entries', `Too many entries at once: send these again in ${wait} s.`, { code: 'too often', seconds: wait });
 
   const good: Sent[] = [];
   const refused: { index: number; id?: string; field: string; sentence: string }[] = [];

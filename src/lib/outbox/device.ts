@@ -1,0 +1,38 @@
+import type { Entry } from '$core/log';
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import type { Waiting } from './waiting';
+
+/** THIS DEVICE'S OWN DATABASE: what waits to be delivered, and the logs as they were last heard. */
+interface Shape extends DBSchema {
+  waiting: { key: string; value: Waiting; indexes: { steaming: string } };
+  heard: { key: string; value: Heard; indexes: { steaming: string; since: number } };
+}
+/** An entry that the server has. */
+export interface Heard {
+  readonly id: string;
+  readonly steaming: string;
+  readonly entry: Entry;
+  /** When it was put here, ms by this device's clock. */
+  readonly since: number;
+}
+
+let opened: Promise<IDBPDatabase<Shape>> | undefined;
+/** @throws what the browser says when it keeps nothing: a private window, a full disk */
+export const device = () =>
+  (opened ??= openDB<Shape>('joram', 2, {
+    upgrade: (db, from) => {
+      if (from < 1) db.createObjectStore('waiting', { keyPath: 'id' }).createIndex('steaming', 'steaming');
+      const heard = db.createObjectStore('heard', { keyPath: 'id' });
+      heard.createIndex('steaming', 'steaming');
+      heard.createIndex('since', 'since');
+    },
+    // A page of the version before holds it open until it is closed; a newer one is not kept waiting by this.
+    blocking: () => {
+      void opened?.then((db) => db.close());
+      opened = undefined;
+    },
+    terminated: () => (opened = undefined)
+  }).catch((error) => {
+    opened = undefined;
+    throw error;
+  }));

@@ -1,0 +1,52 @@
+import type { Entry } from '$core/log';
+import { device } from './device';
+
+/** A LOG AS IT WAS LAST HEARD: so that a page that is opened again without a network shows all that it showed before. */
+
+/** A day of steaming is long over by then, ms. */
+const keptFor = 3 * 24 * 3.6e6;
+
+/** What this device has heard of a log beside what is known; nothing when it keeps nothing. */
+export const heardOf = async (steaming: string, known: readonly Entry[]): Promise<Entry[]> => {
+  const ids = new Set(known.map((e) => e.id));
+  try {
+    const heard = await (await device()).getAllFromIndex('heard', 'steaming', steaming);
+    return heard.filter((h) => !ids.has(h.id)).map((h) => h.entry);
+  } catch {
+    return [];
+  }
+};
+
+/** More than this at once is a log that was opened, of which most is here already. */
+const few = 50;
+
+/** Keeps entries that the server has told. What cannot be kept is on the page, and comes again with the next. */
+export async function hear(steaming: string, entries: readonly Entry[]): Promise<void> {
+  if (!entries.length) return;
+  try {
+    const tx = (await device()).transaction('heard', 'readwrite');
+    const known = new Set(entries.length > few ? await tx.store.index('steaming').getAllKeys(steaming) : []);
+    const since = Date.now();
+    await Promise.all([
+      ...entries.filter((e) => !known.has(e.id)).map((entry) => tx.store.put({ id: entry.id, steaming, entry, since })),
+      tx.done
+    ]);
+  } catch {
+    // Without it an opened page shows what it was opened with.
+  }
+}
+
+/** Lets go of logs that are over; of all of them when nobody is signed in any more. */
+export async function forgetHeard(all = false): Promise<void> {
+  try {
+    const tx = (await device()).transaction('heard', 'readwrite');
+    if (all) await tx.store.clear();
+    else {
+      const old = await tx.store.index('since').getAllKeys(IDBKeyRange.upperBound(Date.now() - keptFor));
+      await Promise.all(old.map((id) => tx.store.delete(id)));
+    }
+    await tx.done;
+  } catch {
+    // There is nothing to let go of.
+  }
+}

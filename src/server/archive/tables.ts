@@ -1,0 +1,33 @@
+/** WHAT A CLUB IS MADE OF: the tables of its archive, in the order in which they can be filled. */
+export interface Part {
+  readonly table: string;
+  /** In which order its rows are written: one that any server gives alike. */
+  readonly order: string;
+  /** Columns that are this server's own, or a secret. */
+  readonly without: readonly string[];
+}
+
+export const parts: readonly Part[] = [
+  { table: 'club', order: 'club_id', without: ['brought_in_at', 'brought_in_sum'] },
+  // What a password was turned into stays where it is: it is given anew by a link.
+  { table: 'member', order: 'member_id', without: ['secret'] },
+  { table: 'engine', order: 'engine_id', without: [] },
+  { table: 'fit_out_version', order: 'engine_id, version', without: [] },
+  { table: 'paper', order: 'paper_id', without: [] },
+  { table: 'steaming', order: 'steaming_id', without: [] },
+  // By arrival, which is kept by the order and not by its number.
+  { table: 'entry', order: 'seq', without: ['seq', 'xact'] },
+  { table: 'fault', order: 'fault_id', without: [] },
+  { table: 'audit', order: 'audit_id', without: ['audit_id'] }
+];
+/** Not taken along: who is signed in where, and links that are on their way. */
+export const leftBehind = ['session', 'invitation', 'reset'];
+
+export const archiveFormat = 'joram.club/1';
+
+/** The first file of an archive says what it is, and what each of the others is and has. */
+export interface Manifest {
+  readonly format: typeof archiveFormat;
+  readonly club: string;
+  readonly files: Readonly<Record<string, { readonly rows: number; readonly sha256: string }>>;
+}
