@@ -6,6 +6,7 @@ import { allowed, type Member } from './members';
 import { settle } from './sql/derived';
 import type { Tx } from './sql/json';
 import { derivePlans } from './sql/plan';
+import { together } from './together';
 
 /** An entry as it comes: by its device's clock, and how far ahead of the server's that was measured to be, ms. */
 export type Sent = Pick<Entry, 'id' | 'kind' | 'at' | 'strikes' | 'body'> & { readonly ahead?: number };
@@ -15,6 +16,44 @@ export interface Appended {
   readonly refused: readonly { readonly id: string; readonly field: string; readonly sentence: string }[];
 }
 type Row = { engineId: string; endedAt: Date | null; fresh: string[] | null };
+type Stored = { readonly id: string };
+
+const store = (tx: Pick<Tx, 'json'>, club: string, steamingId: string, rows: readonly Stored[], openOnly: boolean) =>
+  (tx as Tx)<Row[]>`select * from append_entries(${club}, ${steamingId}, ${tx.json(rows as never)}, ${openOnly})`;
+
+/** By steaming: what is sent while the last statement is under way is stored with the next one. */
+const soon = new Map<string, (rows: readonly Stored[]) => Promise<Row | undefined>>();
+/** More than so many are a statement of their own: a phone that was away for hours. */
+const few = 20;
+/** As many steamings as are remembered: a statement that is under way holds its own. */
+const mostSoon = 500;
+
+/** Stores entries that no rule is to be asked of, with those that others send meanwhile: each request hears of its own. */
+function storeSoon(club: string, steamingId: string, rows: readonly Stored[]): Promise<Row | undefined> {
+  const key = `${club} ${steamingId}`;
+  let of = soon.get(key);
+  if (!of) {
+    if (soon.size >= mostSoon) soon.clear();
+    of = together<readonly Stored[], Row | undefined>(
+      async (sent) => {
+        const alone = async (of: readonly Stored[]) => (await store(sql, club, steamingId, of, true))[0];
+        try {
+          const row = await alone(sent.flat());
+          const left = new Set(row?.fresh);
+          // What two sent at once was stored once, and is the first one's.
+          return sent.map((of) => row && { ...row, fresh: row.fresh && of.flatMap(({ id }) => (left.delete(id) ? [id] : [])) });
+        } catch (error) {
+          if (sent.length === 1) throw error;
+          // One that cannot be stored is no reason for the others not to be.
+          return Promise.all(sent.map((of) => alone(of).catch((e: Error) => e)));
+        }
+      },
+      { atOnce: 2, most: 50 }
+    );
+    soon.set(key, of);
+  }
+  return of(rows);
+}
 
 /** What is asked about before it goes in: a step's evidence, a signature, a strike; the rest of what a person says is taken. */
 const isJudged = (e: Sent) => e.kind === 'tick' || e.kind === 'sign' || e.kind === 'override' || e.strikes !== undefined;
@@ -53,10 +92,8 @@ export async function appendEntries(member: Member, steamingId: string, sent: re
     strikes: e.strikes
   }));
   const { club } = member;
-  const store = (tx: Pick<Tx, 'json'> & typeof sql, of: typeof rows, openOnly: boolean) =>
-    tx<Row[]>`select * from append_entries(${club}, ${steamingId}, ${tx.json(of as never)}, ${openOnly})`;
   if (!sent.some((e) => isJudged(e) || isTold(e))) {
-    const [row] = await store(sql, rows, true);
+    const row = await (rows.length > few ? store(sql, club, steamingId, rows, true).then(([r]) => r) : storeSoon(club, steamingId, rows));
     if (!row) return undefined;
     if (row.fresh) return { stored: row.fresh.length, refused: [] };
   }
@@ -66,7 +103,9 @@ export async function appendEntries(member: Member, steamingId: string, sent: re
     if (!log) return undefined;
     const { taken, refused } = judge(entries, log, member, received);
     const [row] = await store(
-      tx as never,
+      tx,
+      club,
+      steamingId,
       rows.filter((r) => taken.has(r.id)),
       false
     );

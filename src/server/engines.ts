@@ -49,6 +49,16 @@ const refuseAll = (problems: readonly Problem[]): never => {
  * @param changed which engine, and from which version
  * @throws Refusal with every problem of the document, or with both versions when somebody else changed it meanwhile
  */
+/** Every engine that is not retired, with its fit-out. */
+export const enginesOf = (club: string): Promise<Pick<EngineRow, 'id' | 'name' | 'fitOut'>[]> =>
+  inClub(club, async (tx) =>
+    (
+      await tx<
+        EngineRow[]
+      >`select engine_id as id, name, fit_out from engine where club_id = ${club} and retired_at is null order by name limit 500`
+    ).map((row) => ({ ...row, fitOut: fitOutOf(row.fitOut) }))
+  );
+
 export async function saveEngine(
   member: Member,
   document: unknown,

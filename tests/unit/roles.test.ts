@@ -25,6 +25,8 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'load /audit': owner,
   'GET /audit/audit.csv': owner,
   'GET /club.zip': owner,
+  'load /bench': all,
+  'load /bench/[sum]': all,
   'load /day': all,
   'action /day?/bays': office,
   'load /day/[id]': all,
@@ -170,7 +172,7 @@ describe.skipIf(!hasServer)('who may do what', () => {
         : /steamings\/\[id|records|footplate/.test(place)
           ? ids.steaming
           : ids.engine;
-    const path = place.replace('[id]', id).replace('[token]', 'none');
+    const path = place.replace('[id]', id).replace('[sum]', 'hydraulic').replace('[token]', 'none');
     const stop = new AbortController();
     try {
       if (how === 'action') return await statusOf(cookie, form(cookie, path.replace('?/default', ''), { member: crypto.randomUUID() }));

@@ -3,6 +3,7 @@ import { tell } from '../audit';
 import { inClub, sql } from '../database';
 import type { Member } from '../members';
 import type { Tx } from '../sql/json';
+import { together } from '../together';
 import { digest, newToken } from './secrets';
 
 export const sessionDays = 60;
@@ -29,10 +30,20 @@ export async function openSession(club: string, memberId: string, agent = '', wh
   return { token, expires };
 }
 
-/** Who a session cookie belongs to: asked on every request, so it is one question. */
+/** Sessions by their hashes. */
+const found = together(
+  async (hashes: readonly string[]) => {
+    const rows = await sql`select * from session_members(${hashes as string[]}::text[])`;
+    const byHash = new Map(rows.map((r) => [r.tokenHash as string, r]));
+    return hashes.map((hash) => byHash.get(hash));
+  },
+  { atOnce: 2 }
+);
+
+/** Who a session cookie belongs to: asked on every request, so it is one question, and one for all that come meanwhile. */
 export async function sessionMember(token: string): Promise<{ member: Member; session: { hash: string; until: Date } } | undefined> {
   const hash = digest(token);
-  const [row] = await sql`select * from session_member(${hash})`;
+  const row = await found(hash);
   if (!row) return undefined;
   const { clubId: club, clubName, memberId: id, signIn, demo, name, roles, settings, zone, expiresAt, seenAt } = row;
   if (Date.now() - seenAt > noted)
