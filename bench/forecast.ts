@@ -1,7 +1,7 @@
 // How good the forecast is: synthetic raisings of each class, unknown to the forecaster, read with a hurried eye.
 import { chance } from '../src/core/chance';
 import { patterns } from '../src/core/engine';
-import { ahead, blowerOn, classHeating, type Heating, observe, startRaise } from '../src/core/forecast';
+import { ahead, classHeating, type Heating, observe, opened, startRaise } from '../src/core/forecast';
 import { plantOf, usualFill } from '../src/core/boiler';
 import { oddities, type Raised, raised } from '../demo/raised';
 
@@ -42,7 +42,7 @@ export function follow(
     if (at >= r.raising.reached) break;
     if (!blower && r.blowerAt !== undefined && at >= r.blowerAt) {
       blower = true;
-      blowerOn(filter, r.blowerAt, true);
+      opened(filter, r.blowerAt, 'blower', plant.blower);
     }
     const from = performance.now();
     observe(filter, at, { kind: 'pressure', value });

@@ -88,7 +88,7 @@ export const asPast = (f: FitOut, r: Raised, litAt: number): Past => ({
   ambient: r.ambient,
   readings: r.readings.filter((x) => x.at <= (r.raising.reached ?? Infinity)),
   ...(r.blowerAt === undefined ? {} : { blowerAt: r.blowerAt }),
-  airOut: false,
+  open: r.blowerAt === undefined ? [] : [{ at: r.blowerAt, area: r.truth.blower }],
   ...(r.raising.reached === undefined ? {} : { reached: r.raising.reached }),
   cooling: r.cooling,
   fire: fireOf(f),

@@ -45,7 +45,12 @@ export const raiseTable = (rows: readonly Row[]): string =>
     )
   ].join('\n');
 
-const shown = { engine: 'with the engine’s figures', day: 'on its day sheets', asked: 'where somebody asks' } as const;
+const shown = {
+  engine: 'with the engine’s figures',
+  day: 'on its day sheets',
+  asked: 'where somebody asks, and on the bench',
+  bench: 'on the bench'
+} as const;
 
 /** Every sum of the registry: what it is asked with, and the lines of its working for the first engine that asks for it. */
 export const sumsTable = (): string =>

@@ -109,7 +109,7 @@ const shots: readonly Shot[] = [
   { name: 'record', as: 'wenna', whole: true, go: record('Little Bittern') },
   { name: 'logbook', as: 'wenna', go: open('/logbook') },
   { name: 'faults', as: 'corrin', go: open('/faults') },
-  { name: 'settings', as: 'wenna', go: open('/settings') },
+  { name: 'bench', as: 'wenna', go: open('/bench/power') },
   // Last, because it lights an engine.
   { name: 'raising', as: 'jory', go: raising }
 ];

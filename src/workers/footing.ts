@@ -1,3 +1,4 @@
+import { inSteamAt } from '$core/engine';
 import { type Following, follow, following, type Live, liveOf } from '$core/forecast';
 import { add, type Context, type Entry, fold, type Log } from '$core/log';
 import {
@@ -67,7 +68,7 @@ export function begin(under: Under, engine: ReturnType<typeof engineOf>): void {
   const { context, plan } = under;
   const { fitOut, procedure } = context;
   const { plant, heating } = engine;
-  const asked = steps.map((s) => s * fitOut.workingPressure);
+  const asked = steps.map((s) => s * inSteamAt(fitOut));
   const log = fold(context, []);
   let planned: Planned | undefined;
   if (plan) {
@@ -80,7 +81,7 @@ export function begin(under: Under, engine: ReturnType<typeof engineOf>): void {
   all.set(under.id, {
     under,
     engine,
-    gates: [...new Set([...pressuresOf(procedure, fitOut.workingPressure), ...asked])].sort((a, b) => a - b),
+    gates: [...new Set([...pressuresOf(procedure, inSteamAt(fitOut)), ...asked])].sort((a, b) => a - b),
     planned,
     log,
     following: following(log, plant, heating, plan)

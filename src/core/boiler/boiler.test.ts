@@ -328,7 +328,7 @@ describe('running', () => {
     const bed = w.fire as Bed;
     // The fire was built of that coal.
     bed.coarse = coarse;
-    Object.assign(set, { fan, blower: 1, door, damper: 1, feedAt: 288.15, turning: false });
+    Object.assign(set, { fan, blower: 0.5, door, damper: 1, feedAt: 288.15, turning: false });
     const hand = plant.feeds.findIndex((f) => !f.turning && !f.injector);
     const full = bedOf(grate, grate.fuel);
     let next = w.time;
@@ -364,7 +364,7 @@ describe('running', () => {
       const { w, set } = steamed(plant, usualFill(tender, plant), tender.workingPressure);
       const bed = w.fire as Bed;
       const full = bedOf(grate, grate.fuel);
-      Object.assign(set, { fan: 0, blower: 0.3, door: 0, damper: 1, engine: 0.33 * plant.ratedSteam, turning: true });
+      Object.assign(set, { fan: 0, blower: 0.12, door: 0, damper: 1, engine: 0.33 * plant.ratedSteam, turning: true });
       const from = w.time;
       let next = w.time;
       let lostAt: number | undefined;
@@ -378,7 +378,7 @@ describe('running', () => {
           next = w.time + 60;
           if (rakes) rake(bed);
           if (bed.lit + bed.fresh < full && bed.fresh < 0.2 * bed.lit) fuelOn(bed, grate.fuel, full / 10, w.ambient);
-          set.blower = gaugeOf(w) < 0.9 * tender.workingPressure ? 0.6 : 0.1;
+          set.blower = gaugeOf(w) < 0.9 * tender.workingPressure ? 0.25 : 0.05;
           // Level held by the pump; an engine that has lost half its pressure has lost it.
           const glass = glassAt(plant.vessel, w.contents.liquidVolume, w.contents.T);
           set.feeds = plant.feeds.map((f) => (f.turning ? Math.min(1, Math.max(0, (0.6 - glass) * 5)) : 0));

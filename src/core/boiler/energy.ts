@@ -68,10 +68,17 @@ export function needleAt(t: EnergyTable, share: number, T: number, atmosphere: n
   return Math.max(0, pressureAt(t, T) + air - atmosphere);
 }
 
+/** Share of the air that stays in with a hole open and no pressure behind it: what is left when the needle has come to rest at nothing. */
+export const airAtRest = (t: EnergyTable, T: number, atmosphere: number): number =>
+  Math.max(0, ((atmosphere - pressureAt(t, T)) * spaceAt(t, T) * 288.15) / (99_500 * t.space[15]! * T));
+
+/** Rate at which a hole empties the room over the water under 0.8 bar and more, 1/s: choked flow, about 270 m/s. @param hole CdA, m² */
+export const airRate = (hole: number, space: number): number => (hole * 270) / space;
+
 /**
- * Share of the air left after a while: it goes with what leaks, by the hole's choked flow over the room, the less the lower
- * the pressure.
- * @param lnLeak ln of the rate at 0.8 bar and more, 1/s
+ * Share of the air left after a while: it goes with what leaves by leaks and by what stands open, the less the lower the pressure.
+ * @param rate at 0.8 bar and more, 1/s
+ * @param least that stays in whatever is open, where the pressure is what has driven it out
  */
-export const airLeft = (share: number, lnLeak: number, gauge: number, dt: number): number =>
-  share > 0.001 && gauge > 0 ? share * Math.exp(-Math.exp(lnLeak) * Math.sqrt(Math.min(1, gauge / 8e4)) * dt) : share;
+export const airLeft = (share: number, rate: number, gauge: number, dt: number, least = 0): number =>
+  share > 0.001 && gauge > 0 ? Math.max(Math.min(share, least), share * Math.exp(-rate * Math.sqrt(Math.min(1, gauge / 8e4)) * dt)) : share;

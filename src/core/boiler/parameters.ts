@@ -17,6 +17,7 @@ import {
   type Kind,
   type WorkedStep
 } from '../units';
+import { jetAt, sustainedFrom, takesOverWith } from './changeover';
 import { criticalFlux } from './flow';
 import { specificHeat } from './vessel';
 
@@ -222,19 +223,20 @@ const parameters: readonly Parameter[] = [
         'area',
         times(given('circle in its square', Math.PI / 4, 'ratio', 'geometry'), above(choke), above(choke))
       );
-      // Thrust = draught × chimney area ÷ 0.6; a jet from working pressure leaves at about 750 m/s.
+      // Thrust = draught × chimney area ÷ 0.6. It must draw as the fan does from the pressure at which it takes over.
+      const from = jetAt(sustainedFrom(f));
       return [
         choke,
         chimney,
         line(
-          'hole whose jet gives the rated draught',
+          'hole whose jet draws as the fan does, where it takes over',
           'area',
           over(
-            times(usual('rated draught', ratedDraught[f.size], 'draught'), above(chimney)),
+            times(usual('rated draught, most of it', takesOverWith * ratedDraught[f.size], 'draught'), above(chimney)),
             times(
               usual('part of the thrust that draws', 0.6, 'share'),
-              given('flow of steam through a hole', steamFlow(f).flux, 'flow through an area', 'steam tables'),
-              usual('speed of the jet', 750, 'speed')
+              given('flow of steam through a hole, there', from.flux, 'flow through an area', 'steam tables'),
+              given('speed of the jet, there', from.speed, 'speed', 'steam tables')
             )
           )
         )

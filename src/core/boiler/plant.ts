@@ -1,9 +1,10 @@
-import type { FitOut } from '../engine';
+import { type FitOut, heldAt, inSteamAt } from '../engine';
 import { draughtFor, type Element, type GasBurner, type Grate, startFuel, type Tablets } from '../firing';
 import { saturationAtGauge } from '../steam';
 import type { Gauge } from '../units';
 import { criticalFlux } from './flow';
 import { type Overrides, plantFigures, ratedDraught, steamFlow } from './parameters';
+import { jetAt, sustainedFrom, takesOverWith } from './changeover';
 import { type Vessel, vesselOf } from './vessel';
 
 /**
@@ -15,6 +16,9 @@ export interface Plant {
   readonly fire: Grate | GasBurner | Tablets | Element;
   /** Working pressure at the gauge, Pa. */
   readonly workingPressure: number;
+  /** What it is held at, and what counts as in steam, Pa at the gauge. */
+  readonly held: number;
+  readonly inSteam: number;
   /** Fully open, CdA, m². */
   readonly blower: number;
   readonly whistle: number;
@@ -51,13 +55,17 @@ function fireOf(f: FitOut, so: Readonly<Record<string, number>>): Plant['fire'] 
     case 'solid': {
       const area = fire.grateLength * fire.grateWidth;
       const air = so.power! / 2.9e6;
+      const [full, takesOver] = [jetAt(f.workingPressure), jetAt(sustainedFrom(f))];
       return {
         with: 'solid',
         area,
         lump: so.lump!,
         fuel: fire.fuel,
         start: startFuel[fire.start],
-        draught: draughtFor(air, ratedDraught[f.size], 5 * so.lump!, so.chimney!, fire.draught !== 'none'),
+        draught: {
+          ...draughtFor(air, ratedDraught[f.size], 5 * so.lump!, so.chimney!, fire.draught !== 'none'),
+          blower: (takesOverWith * ratedDraught[f.size] * full.flux * full.speed) / (takesOver.flux * takesOver.speed)
+        },
         ntu: so.ntu!,
         radiates: 0.33
       };
@@ -77,7 +85,7 @@ function fireOf(f: FitOut, so: Readonly<Record<string, number>>): Plant['fire'] 
     }
     case 'electric': {
       const band = 5;
-      return { with: 'electric', power: so.power!, set: saturationAtGauge(f.workingPressure as Gauge).T + 0.5, band, lag: 15 };
+      return { with: 'electric', power: so.power!, set: saturationAtGauge(heldAt(f) as Gauge).T + 0.5, band, lag: 15 };
     }
   }
 }
@@ -92,6 +100,8 @@ export function plantOf(f: FitOut, own: Overrides = {}): Plant {
     vessel: vesselOf(f, so.metal!, so.loss!),
     fire: fireOf(f, so),
     workingPressure: f.workingPressure,
+    held: heldAt(f),
+    inSteam: inSteamAt(f),
     blower: so.blower ?? 0,
     whistle: f.whistle ? hole({ tabletop: 2, small: 6, medium: 40, full: 160 }[f.size]) : 0,
     drains: hole({ tabletop: 1, small: 4, medium: 20, full: 90 }[f.size]),

@@ -89,7 +89,7 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
     }
     if (fire.with === 'gas' && w.fire.with !== 'solid') {
       // Half a minute small, then full; turned down when it gets there.
-      w.fire.setting = w.time < 40 ? fire.lightUp : gauge >= plant.workingPressure ? 0.35 : 1;
+      w.fire.setting = w.time < 40 ? fire.lightUp : gauge >= plant.held ? 0.35 : 1;
     }
     if (fire.with !== 'solid') return;
     const bed = w.fire as Bed;
@@ -104,16 +104,17 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
       set.fan = 0;
       set.blower = 0.9;
     } else if (!set.fan && plant.blower > 0 && gauge >= k.changeover) {
-      // Down to a whisper near the end, and up again when the needle stops.
-      const rises = gauge > lastGauge + 0.0008 * plant.workingPressure;
-      set.blower = gauge > plant.workingPressure * 0.9 && rises ? 0.3 : 0.9;
+      // The jet grows with the pressure: it is turned down as that comes, to a whisper near the end, and up again when the needle stops.
+      const rises = gauge > lastGauge + 0.0008 * plant.held;
+      const eased = Math.min(0.9, Math.max(0.35, (1.2 * k.changeover) / Math.max(1, gauge)));
+      set.blower = gauge > plant.held * 0.9 && rises ? 0.2 : rises ? eased : 0.9;
     }
     lastGauge = gauge;
     if (rakes && bed.ash > 200 * fire.area * fire.lump) rake(bed);
     // Held under the valves when it is there: damper to, blower off.
-    const over = gauge > plant.workingPressure * 1.01;
+    const over = gauge > plant.held * 1.01;
     if (over) set.blower = 0;
-    set.damper = damper * pacing * (over ? 0.05 : gauge > plant.workingPressure * 0.97 ? 0.35 : 1);
+    set.damper = damper * pacing * (over ? 0.05 : gauge > plant.held * 0.97 ? 0.35 : 1);
 
     const has = depthOf(fire, bed);
     const burning = w.time > 180 && bed.hot > bed.litDies + 130;

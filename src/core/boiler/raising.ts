@@ -20,7 +20,7 @@ export interface Moment {
 
 export interface Raising {
   readonly moments: readonly Moment[];
-  /** s to working pressure; undefined when it does not get there. */
+  /** s to the pressure in steam; undefined when it does not get there. */
   readonly reached?: number;
   readonly end: Working;
 }
@@ -37,7 +37,7 @@ export function usualFill(f: FitOut, plant: Plant, T = 288.15): number {
 }
 
 /**
- * A raising by ordinary practice, from the match to working pressure.
+ * A raising by ordinary practice, from the match to the pressure in steam.
  * @param longest s, after which it is given up
  * @param every s between the moments that are kept
  */
@@ -68,7 +68,7 @@ export function raise(
       });
       next += every;
     }
-    if (reached === undefined && gaugeOf(w) >= plant.workingPressure) reached = w.time;
+    if (reached === undefined && gaugeOf(w) >= plant.inSteam) reached = w.time;
     if (reached !== undefined && w.time >= reached + beyond) break;
     // One that leaks its water away before it gets there does not get there.
     if (w.contents.liquid < 0.3 * start.water) break;

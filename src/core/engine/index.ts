@@ -1,5 +1,6 @@
 export * from './fit-out';
 export * from './geometry';
+export * from './in-steam';
 export * from './levels';
 export * from './patterns';
 export * from './papers';

@@ -1,7 +1,7 @@
-import { airLeft, energyAt, needleAt, temperatureAt } from '../boiler';
+import { airAtRest, airLeft, airRate, energyAt, needleAt, spaceAt, temperatureAt } from '../boiler';
 import { chance } from '../chance';
 import { boilingAt } from '../steam';
-import { cloud, type RaiseFilter } from './cloud';
+import { blows, cloud, openHole, type RaiseFilter } from './cloud';
 
 /** A fire that wanders is brought back by its keeper in about this long, s. */
 const comesBack = 900;
@@ -19,10 +19,10 @@ export interface Band {
  * Quantiles of arrivals that weigh the same; what never arrives stands at the end, and an edge that never arrives is
  * Infinity, never a number made up for it.
  */
-export function bandOf(times: Float64Array, widen = 1): Band {
+export function bandOf(times: Float64Array, widen = 1, edges: readonly [early: number, late: number] = [0.1, 0.9]): Band {
   const sorted = times.slice().sort();
   const at = (q: number) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!;
-  const [early, middle, late] = [at(0.1), at(0.5), at(0.9)];
+  const [early, middle, late] = [at(edges[0]), at(0.5), at(edges[1])];
   const arrive = sorted.findIndex((t) => t === Infinity);
   const sure = (arrive < 0 ? sorted.length : arrive) / sorted.length;
   if (middle === Infinity) return { early, middle, late, sure };
@@ -30,13 +30,13 @@ export function bandOf(times: Float64Array, widen = 1): Band {
 }
 
 /** Steps after which a guess is run ahead in strides twice as long. */
-const patience = 45;
+const patience = 36;
 
 /** Normals to wander by, drawn once: drawing each of them anew was a tenth of a forecast. */
 const normals = ((luck) => Float64Array.from({ length: 8192 }, luck.normal))(chance(20_260));
 
 /** Guesses that are run ahead: drawn from the cloud by weight, evenly. */
-const scouts = 80;
+const scouts = 72;
 const chosen = new Int32Array(scouts);
 function choose(f: RaiseFilter): void {
   let [j, sum] = [0, f.weight[0]!];
@@ -59,13 +59,16 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
   const times = gates.map(() => new Float64Array(scouts).fill(Infinity));
   choose(f);
   const fastest = plant.pace * 1.15;
+  const space = spaceAt(f.table, 380);
+  const hole = airRate(openHole(f), space);
   const target = energyAt(f.table, boilingAt(gates.at(-1)! + f.atmosphere));
   for (let n = 0; n < scouts; n++) {
     const i = chosen[n]!;
     let energy = f.energy[i]!;
     const lnHeat = f.lnHeat[i]!;
     let air = f.air[i]!;
-    let blower = f.blower;
+    let blower = blows(f);
+    let rate = Math.exp(f.lnLeak[i]!) + hole;
     let gate = 0;
     let t = f.now;
     const lag = Math.exp(f.lnLag[i]!);
@@ -92,10 +95,11 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
       // A boiler with a pace is kept to it by its keeper.
       if (T > was + fastest * dt) energy = energyAt(f.table, (T = was + fastest * dt));
       const gauge = needleAt(f.table, air, T, f.atmosphere);
-      air = airLeft(air, f.lnLeak[i]!, gauge, dt);
+      if (air > 0.001) air = airLeft(air, rate, gauge, dt, airAtRest(f.table, T, f.atmosphere));
       if (!blower && plant.sustains > 0 && gauge >= plant.sustains) {
         blower = true;
         heat *= Math.exp(f.lnBoost[i]!);
+        rate += airRate(plant.blower, space);
       }
       while (gate < gates.length && gauge >= gates[gate]!) {
         const share = gauge > before ? Math.min(1, Math.max(0, (gates[gate]! - before) / (gauge - before))) : 1;

@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { fitOut } from '../../../tests/made';
-import { energyAt, needleAt, type Plant, plantOf, temperatureAt, usualFill } from '../boiler';
-import { type FitOut, patterns } from '../engine';
+import { energyAt, energyTable, needleAt, type Plant, plantOf, temperatureAt, usualFill } from '../boiler';
+import { patterns } from '../engine';
 import { boilingAt } from '../steam';
 import { psi } from '../units';
 import { ahead, bandOf } from './ahead';
-import { airOut, blowerOn, cloud, copyRaise, fedIn, needleSpread, observe, type RaiseFilter, runTo, type Seen, startRaise } from './cloud';
-import { classHeating, type Heating } from './heating';
+import { leakSpread, normalAt, startRaise, usualLeak } from './begin';
+import { brief, cloud, copyRaise, fedIn, opened, puffed, type RaiseFilter, runTo } from './cloud';
+import { classHeating, type Heating, heatingOf } from './heating';
+import { needleSpread, observe, type Seen } from './weigh';
 
 const bittern = fitOut('Little Bittern');
 const plant = plantOf(bittern);
@@ -26,7 +28,7 @@ const still: Heating = {
 };
 const lossless: Plant = { ...plant, vessel: { ...plant.vessel, loss: 0 }, sustains: 0, pace: 100 };
 const from = (more: Partial<Parameters<typeof startRaise>[0]> = {}) =>
-  startRaise({ plant: lossless, heating: still, water, T: 300, TSpread: 0, litAt: 1000, ventOpen: true, ...more });
+  startRaise({ plant: lossless, heating: still, water, T: 300, TSpread: 0, litAt: 1000, air: 0, ...more });
 const mean = (x: Float64Array) => x.reduce((a, b) => a + b, 0) / x.length;
 const sd = (x: Float64Array) => Math.sqrt(x.reduce((a, b) => a + (b - mean(x)) ** 2, 0) / x.length);
 
@@ -36,7 +38,7 @@ describe('the cloud run on', () => {
     const before = f.energy[0]!;
     runTo(f, 1090);
     expect(f.energy[0]! - before).toBeCloseTo(5000 * 90, -2);
-    blowerOn(f, 1100, true);
+    opened(f, 1100, 'blower', plant.blower);
     runTo(f, 1130);
     expect(f.energy[7]! - before).toBeCloseTo(5000 * 100 + 10_000 * 30, -2);
     const losing = from({ plant: { ...lossless, vessel: { ...plant.vessel, loss: 50 } }, T: 320, ambient: 290 });
@@ -58,15 +60,11 @@ describe('the cloud run on', () => {
     expect(long! / short!).toBeGreaterThan(3);
     expect(long! / short!).toBeLessThan(5.2);
   });
-  it('what is fed brings its mass and its energy, and letting the air out leaves a seventh', () => {
-    const f = from({ ventOpen: false, T: 380 });
-    const [energy, air] = [f.energy[3]!, f.air[3]!];
-    expect(mean(f.air)).toBeCloseTo(2 / 3, 1);
-    airOut(f, 1000);
-    expect(f.air[3]).toBeCloseTo(0.15 * air, 12);
+  it('what is fed brings its mass and its energy', () => {
+    const f = from({ T: 380 });
+    const energy = f.energy[3]!;
     fedIn(f, 1000, 0.2, 60_000);
     expect([f.table.water, f.energy[3]! - energy]).toEqual([water + 0.2, 12_000]);
-    expect(Math.max(...from().air)).toBeLessThanOrEqual(0.05);
   });
   it('a copy goes its own way', () => {
     const f = from({ heating: { ...still, walk: 0.05 } });
@@ -76,6 +74,100 @@ describe('the cloud run on', () => {
     runTo(f, 1300);
     expect([...f.energy]).toEqual([...copy.energy]);
   });
+});
+
+describe('the air', () => {
+  const closed = (more: Partial<Parameters<typeof startRaise>[0]> = {}) =>
+    startRaise({
+      plant: { ...lossless, leak: 0 },
+      heating: { ...still, lnHeat: -50 },
+      water,
+      T: 372,
+      TSpread: 0,
+      litAt: 1000,
+      air: 0.8,
+      ...more
+    });
+  /** Nothing leaks, so that what stands open can be seen alone. */
+  const tight = (more: Parameters<typeof closed>[0] = {}) => {
+    const f = closed(more);
+    f.lnLeak.fill(-50);
+    return f;
+  };
+  it('is mostly in at the match, more or less', () => {
+    const f = from({ air: undefined as never });
+    expect(mean(f.air)).toBeCloseTo(0.8, 2);
+    expect(Math.min(...f.air)).toBeGreaterThan(0.39);
+    expect(Math.max(...f.air)).toBeLessThanOrEqual(1);
+  });
+  it('its leaks are those of the class half way to those of any boiler, and hardly known', () => {
+    const f = from();
+    const class_ = Math.log((plant.leak * 270) / f.table.space[Math.round(380 - f.table.from)]!);
+    expect(usualLeak(plant, f.table)).toBeCloseTo((class_ - 5.6) / 2, 9);
+    expect(mean(f.lnLeak)).toBeCloseTo(usualLeak(plant, f.table), 2);
+    expect(sd(f.lnLeak)).toBeCloseTo(leakSpread, 1);
+  });
+  it('stays in a boiler that is shut, and leaves by what is open: a hole as large as the blower takes seconds', () => {
+    const shut = tight();
+    runTo(shut, 1060);
+    expect(shut.air[0]).toBe(0.8);
+    for (const hole of ['blower', 'whistle', 'vent', 'drains'] as const) {
+      const f = tight();
+      opened(f, 1000, hole, 2e-8);
+      runTo(f, 1010);
+      const gauge = needleAt(f.table, 0.8, 372, f.atmosphere);
+      const rate = (2e-8 * 270) / f.table.space[Math.round(380 - f.table.from)]!;
+      expect(f.air[0], hole).toBeCloseTo(0.8 * Math.exp(-10 * rate * Math.sqrt(Math.min(1, gauge / 8e4))), 6);
+    }
+    const f = tight();
+    opened(f, 1000, 'vent', 1e-6);
+    runTo(f, 1060);
+    expect(f.air[0]).toBeLessThan(0.1);
+    opened(f, 1060, 'vent', 0);
+    const left = f.air[0];
+    runTo(f, 1120);
+    expect(f.air[0]).toBe(left);
+  });
+  it('does not leave below the atmosphere: of what is open cold, what the warmth has not driven out is in', () => {
+    const f = tight({ T: 340, air: 1 });
+    opened(f, 1000, 'vent', 1e-5);
+    runTo(f, 1300);
+    expect(needleAt(f.table, f.air[0]!, 340, f.atmosphere)).toBeLessThan(500);
+    expect(f.air[0]).toBeGreaterThan(0.5);
+  });
+  it('opened and shut in one breath, it stood open for a moment; two holes together are one', () => {
+    const [f, g] = [tight(), tight()];
+    puffed(f, 1000, 3e-8);
+    opened(g, 1000, 'drains', 1e-8);
+    opened(g, 1000, 'whistle', 2e-8);
+    for (let t = 1; t <= brief; t++) runTo(g, 1000 + t);
+    expect(f.air[0]).toBeLessThan(0.8);
+    expect(f.air[0]).toBeCloseTo(g.air[0]!, 1);
+  });
+  it('run ahead, it leaves at the changeover, and the gate waits for steam', () => {
+    const run = (open: object) => {
+      const f = tight({ heating: { ...still, lnBoost: 0 }, plant: { ...lossless, sustains: psi(10), blower: 0, ...open } });
+      return ahead(f, [psi(30)])[0]!.middle;
+    };
+    const energy = (T: number) => energyAt(from().table, T);
+    const due = 1000 + (energy(boilingAt(psi(30) + 101_325)) - energy(372)) / 5000;
+    expect(run({})).toBeLessThan(due - 15);
+    expect(Math.abs(run({ blower: 1e-6 }) - due)).toBeLessThan(3);
+  });
+});
+
+it('a normal figure for a share of all', () => {
+  for (const [share, z] of [
+    [0.5, 0],
+    [0.841345, 1],
+    [0.1, -1.281552],
+    [0.9, 1.281552],
+    [0.97725, 2],
+    [0.01, -2.326348],
+    [0, -5.998],
+    [1, 5.998]
+  ] as const)
+    expect(Math.abs(normalAt(share) - z), `${share}`).toBeLessThan(6e-4);
 });
 
 describe('weighing by what was seen', () => {
@@ -112,13 +204,65 @@ describe('weighing by what was seen', () => {
     expect([f.readings, f.lastReading]).toEqual([1, 1000]);
   });
 
+  it('readings one after the other tell hardly more than one: what is wrong with a needle now is wrong with it in a second', () => {
+    const told = (times: readonly number[]) => {
+      const f = from({ heating: { ...still, lnHeat: -50 }, T: 412, TSpread: 4 });
+      for (const t of times) observe(f, 1000 + t, { kind: 'pressure', value: psi(38) });
+      return sd(f.energy);
+    };
+    // Worn thin and drawn anew, or not: the spread is that of what was believed.
+    const [one, ten, spaced] = [[1], [1, 2, 3, 4, 5, 6, 7, 8, 9, 10], [1, 31, 61, 91, 121, 151, 181, 211, 241, 271]].map(told);
+    expect(ten!).toBeGreaterThan(0.7 * one!);
+    expect(spaced!).toBeLessThan(0.6 * one!);
+    const weights = (second: number) => {
+      const f = from({ heating: { ...still, lnHeat: -50 }, T: 414, TSpread: 0.5 });
+      observe(f, 1001, { kind: 'pressure', value: psi(38) });
+      const before = f.weight.slice();
+      observe(f, 1001 + second, { kind: 'pressure', value: psi(38) });
+      return Math.log(f.weight[0]! / f.weight[1]!) - Math.log(before[0]! / before[1]!);
+    };
+    expect(weights(15) / weights(30)).toBeCloseTo(0.5, 1);
+    expect(weights(60) / weights(30)).toBeCloseTo(1, 1);
+  });
+
+  it('what is seen besides the needle counts whole, whenever the needle was last read', () => {
+    const seen = (first: Seen) => {
+      const f = from({ T: 372, TSpread: 6 });
+      observe(f, 1000, first);
+      const before = f.weight.slice();
+      observe(f, 1001, { kind: 'boils' });
+      return sd(Float64Array.from(f.weight, (w, i) => Math.log(w / before[i]!)));
+    };
+    const f = from({ T: 372, TSpread: 6 });
+    observe(f, 1001, { kind: 'boils' });
+    // A second after a reading it changes the weights as it would have alone.
+    expect(seen({ kind: 'temperature', value: 372 })).toBeGreaterThan(0.5 * sd(Float64Array.from(f.weight, (w) => Math.log(w * cloud))));
+  });
+
+  it('one day in seven is odd: its heat and its blower are as unknown as those of any engine', () => {
+    const narrow: Heating = { ...still, heatSpread: 0.01, boostSpread: 0.01 };
+    const f = from({ heating: narrow });
+    const far = [...f.lnHeat].filter((x) => Math.abs(x - narrow.lnHeat) > 0.06).length / cloud;
+    expect(far).toBeGreaterThan(0.1);
+    expect(far).toBeLessThan(0.15);
+    const odds = [...f.lnHeat].flatMap((x, i) => (Math.abs(x - narrow.lnHeat) > 0.06 ? [i] : []));
+    const spread = (of: Float64Array) =>
+      Math.sqrt(odds.reduce((a, i) => a + (of[i]! - of.reduce((p, q) => p + q) / cloud) ** 2, 0) / odds.length);
+    expect(spread(f.lnHeat)).toBeCloseTo(0.58, 1);
+    expect(spread(f.lnBoost)).toBeGreaterThan(0.35);
+    // Wider still where the engine itself is.
+    const wide = from({ heating: { ...still, heatSpread: 0.6 } });
+    expect(Math.max(...wide.lnHeat) - wide.heating.lnHeat).toBeGreaterThan(1.8);
+    expect(sd(from().lnHeat)).toBeCloseTo(0, 9);
+  });
+
   it('a worn cloud is drawn anew about what was read, shaken by a little of what was not known', () => {
     const wide: Heating = { ...still, heatSpread: 0.3, lagSpread: 0.2, boostSpread: 0.2 };
     const f = from({ heating: wide, T: 410, TSpread: 12 });
     const before = [sd(f.lnHeat), sd(f.lnLag), sd(f.lnBoost), sd(f.energy)];
     observe(f, 1000, { kind: 'pressure', value: psi(30) });
     expect(f.weight.every((w) => w === 1 / cloud)).toBe(true);
-    expect(mean(f.energy)).toBeCloseTo(energyAt(f.table, boilingAt(psi(30) + 101_325)), -4.5);
+    expect(mean(f.energy)).toBeCloseTo(energyAt(f.table, boilingAt(psi(30) + 101_325)), -4.8);
     const after = [sd(f.lnHeat), sd(f.lnLag), sd(f.lnBoost), sd(f.energy)];
     for (const i of [0, 1, 2]) {
       expect(after[i]! / before[i]!).toBeGreaterThan(0.7);
@@ -140,13 +284,20 @@ describe('weighing by what was seen', () => {
     expect(Math.abs(temperatureAt(f.table, f.energy[0]!) - boilingAt(psi(5) + 101_325))).toBeLessThan(4);
     expect([f.energy[1], f.air[0]]).toEqual([energy, 0]);
     expect(sd(f.lnHeat)).toBeGreaterThan(0.2);
+    // What surprises opens the heat again and keeps the air: the needle is what both make of it.
+    const full = from({ T: 420, air: 0.5 });
+    for (let i = 0; i < 2; i++) observe(full, 1000, { kind: 'pressure', value: psi(12) });
+    expect(full.air.every((a) => a === 0.5)).toBe(true);
+    const shown = Array.from({ length: cloud / 2 }, (_, i) =>
+      needleAt(full.table, 0.5, temperatureAt(full.table, full.energy[2 * i]!), 101_325)
+    );
+    expect(Math.abs(shown.reduce((a, b) => a + b, 0) / shown.length - psi(12))).toBeLessThan(psi(0.3));
     const seen = from({ T: 300 });
     for (let i = 0; i < 3; i++) observe(seen, 1000, { kind: 'boils' });
     expect([...seen.energy].every((e) => e === seen.energy[0])).toBe(true);
     const warm = from({ T: 300 });
     for (let i = 0; i < 2; i++) observe(warm, 1000, { kind: 'temperature', value: 350 });
     expect(Math.abs(temperatureAt(warm.table, warm.energy[0]!) - 350)).toBeLessThan(8);
-    expect(warm.air[0]).toBeGreaterThan(0);
   });
 });
 
@@ -172,7 +323,7 @@ describe('the cloud run ahead', () => {
     expect(Math.abs(ahead(plain, [psi(60)])[0]!.middle - due)).toBeLessThan(8);
     const on = from({ T: 372 });
     on.air.fill(0);
-    blowerOn(on, 1000, true);
+    opened(on, 1000, 'blower', plant.blower);
     expect(Math.abs(ahead(on, [psi(60)])[0]!.middle - (1000 + (energyFor(on, 60) - on.energy[0]!) / 10_000))).toBeLessThan(1.5);
   });
   it('a keeper’s pace is kept to, and nobody looks further than is asked', () => {
@@ -201,44 +352,65 @@ describe('the cloud run ahead', () => {
 });
 
 describe('what a class is expected to give', () => {
-  // Each is set so that eight in ten held on raisings of its class (bench); the table is the decision.
+  // Wide, and set on days of another model (bench/foreign); nothing is narrowed that its own score has not earned. The table is the decision.
   it.each([
-    ['Marsh Hen', 0.52, 0.24, 0.063],
-    ['Little Bittern', 0.66, 0.24, 0.09],
-    ['Water Rail', 0.86, 0.2, 0.035],
-    ['Peat Presser', 0.92, 0.24, 0.063],
-    ['Eelcatcher', 1.1, 0.24, 0.045],
-    ['Lantern', 0.88, 0.05, 0.01],
-    ['Tin Heron', 0.87, 0.25, 0.06]
-  ] as const)('%s', (name, width, heatSpread, walk) => {
+    ['Marsh Hen', 0.27, 0.45, 0.27, 0.042],
+    ['Little Bittern', 0.27, 0.45, 0.27, 0.06],
+    ['Water Rail', 0.24, 0.5, 0, 0.03],
+    ['Peat Presser', 0.27, 0.45, 0.27, 0.042],
+    ['Eelcatcher', 0.27, 0.45, 0.27, 0.03],
+    ['Lantern', 0.08, 0.5, 0, 0.015],
+    ['Tin Heron', 0.3, 0.5, 0, 0.06]
+  ] as const)('%s', (name, heatSpread, lagSpread, boostSpread, walk) => {
     const f = fitOut(name);
     const p = plantOf(f);
     const got = classHeating(f, p, { water: usualFill(f, p), T: 288.15 });
-    expect({ width: got.width, heatSpread: got.heatSpread, walk: +got.walk.toFixed(4), raisings: got.raisings }).toEqual({
-      width,
+    expect({ ...got, walk: +got.walk.toFixed(4) }).toMatchObject({
+      width: 1,
       heatSpread,
+      lagSpread,
+      boostSpread,
+      lnBoost: boostSpread && 0.2,
       walk,
       raisings: 0
     });
+    expect(got.lag).toBeGreaterThanOrEqual({ solid: 100, gas: 65, spirit: 45, electric: 70 }[f.fire.with]);
   });
-  it('by size and kind of fire where the yard has none', () => {
-    const of = (name: string, more: Partial<FitOut>) => {
-      const f = { ...fitOut(name), ...more };
-      const p = plantOf(fitOut(name));
-      return classHeating(f, p, { water: usualFill(fitOut(name), p), T: 288.15 }).width;
+  it('is read off a raising: what the contents gained in each span, with what was lost given back, on the fan and on the blower', () => {
+    const kilos = 3;
+    const table = energyTable(plant.vessel, kilos);
+    // 60 K/min-ish by hand: spans of a minute with a heat that is told, from which the temperatures follow.
+    const made = (heats: readonly number[], blowers: readonly number[], loss: number) => {
+      let [T, energy] = [290, energyAt(table, 290)];
+      const moments = [{ time: 0, T, water: kilos, set: { fan: 1, blower: blowers[0]! } }];
+      heats.forEach((heat, i) => {
+        // Loss by the mean of both ends: two rounds settle it.
+        let then = T;
+        for (let n = 0; n < 30; n++) then = temperatureAt(table, energy + (heat - loss * ((T + then) / 2 - 290)) * 60);
+        [T, energy] = [then, energyAt(table, then)];
+        moments.push({ time: 60 * (i + 1), T, water: kilos, set: { fan: 0, blower: blowers[i + 1] ?? blowers.at(-1)! } });
+      });
+      return { moments } as unknown as Parameters<typeof heatingOf>[1];
     };
-    expect([of('Water Rail', { size: 'medium' }), of('Water Rail', { size: 'full' }), of('Water Rail', { size: 'tabletop' })]).toEqual([
-      0.76, 0.76, 0.86
-    ]);
-    expect([
-      of('Marsh Hen', { size: 'tabletop' }),
-      of('Marsh Hen', { size: 'full' }),
-      of('Marsh Hen', { kind: 'tender locomotive' })
-    ]).toEqual([0.7, 0.8, 0.52]);
+    const lossy = { ...plant, vessel: { ...plant.vessel, loss: 6 } };
+    const steady = heatingOf(lossy, made(Array(10).fill(3000), Array(11).fill(0), 6))!;
+    expect(Math.exp(steady.lnHeat)).toBeCloseTo(3000, -1.5);
+    expect(steady.lnBoost).toBe(0);
+    // The first span is not counted to the fire; then the fan's later half is what it has come to, and the blower half as much again.
+    const blown = heatingOf(lossy, made([...Array(8).fill(2000), ...Array(6).fill(3000)], [...Array(9).fill(0), ...Array(6).fill(1)], 6))!;
+    expect(Math.exp(blown.lnHeat)).toBeCloseTo(2000, -1.5);
+    expect(Math.exp(blown.lnBoost)).toBeCloseTo(1.5, 1);
+    // Slow to come: four minutes of nothing are a lag of about that.
+    const late = heatingOf(lossy, made([0, 0, 0, ...Array(9).fill(2500)], Array(13).fill(0), 6))!;
+    expect(late.lag).toBeGreaterThan(90);
+    expect(late.lag).toBeLessThan(260);
+    expect(steady.lag).toBeLessThan(30);
+    expect(heatingOf(lossy, made([2000, 2000], [0, 0, 0], 6))).toBeUndefined();
+    expect(heatingOf(lossy, made(Array(8).fill(-500), Array(9).fill(0), 6))).toBeUndefined();
   });
   it('of one that shows no raising, what its rated steam would take', () => {
     const got = classHeating(bittern, plant, { water, T: 445 });
-    expect(got).toMatchObject({ lnHeat: Math.log(plant.ratedSteam * 2.1e6), lag: 120, lnBoost: 0 });
+    expect(got).toMatchObject({ lnHeat: Math.log(plant.ratedSteam * 2.1e6), lag: 100 });
   });
   it('every pattern has a heat that its boiler can take', () => {
     for (const { fitOut: f } of patterns) {

@@ -39,7 +39,7 @@ describe('ticked through by hand, with no entry that the step does not ask for',
     const past = pastOf(ticked)!;
     expect(past).toEqual(pastOf(entered));
     expect(past.blowerAt).toBe(15.5 * 60);
-    expect(past.airOut).toBe(true);
+    expect(past.open[0]).toEqual({ at: 12.5 * 60, area: plant.whistle });
   });
 
   it('the forecast says the same at every minute, and the watch warns of the same', () => {
@@ -90,6 +90,46 @@ describe('what was fed', () => {
     ]);
     expect(of(feed(10, 'Injector', true, { to: 'tank' }))).toEqual([]);
     expect(of(feed(10, 'Bucket', true, { to: 'boiler' }))).toEqual([{ from: at(10), rate: 0 }]);
+  });
+});
+
+describe('what stands open while it is raised', () => {
+  const filterOf = (...entries: Entry[]) => {
+    const l = log(entry(0, 'fire', { act: 'light' }), ...entries);
+    const f = following(l, plant, heating);
+    follow(f, l);
+    return f.taken.filter!;
+  };
+  const air = (f: { air: Float64Array }) => f.air.reduce((a, b) => a + b, 0) / f.air.length;
+  const hot = entry(8, 'reading', { pressure: psi(12) });
+  it('is kept with its size, and shut again; of before the match too', () => {
+    expect(filterOf(valve(5, 'vent', 0.5)).open).toEqual({ vent: 0.5 * plant.vent });
+    expect(filterOf(valve(5, 'vent', 0.5), valve(6, 'drains', 1), valve(7, 'vent', 0)).open).toEqual({ vent: 0, drains: plant.drains });
+    expect(filterOf(valve(-5, 'vent', 1), hot).open).toEqual({ vent: plant.vent });
+    expect(filterOf(valve(5, 'damper', 0.5)).open).toEqual({});
+  });
+  it('opened and shut in one breath lets some of the air out; shut when it was not open lets out none', () => {
+    const [shut, brief, apart, never, open] = [
+      filterOf(hot, entry(10, 'reading', { pressure: psi(16) })),
+      filterOf(hot, valve(9, 'whistle', 1), valve(9, 'whistle', 0), entry(10, 'reading', { pressure: psi(16) })),
+      filterOf(hot, valve(9, 'whistle', 1), valve(9.02, 'whistle', 0), entry(10, 'reading', { pressure: psi(16) })),
+      filterOf(hot, valve(9, 'whistle', 0), entry(10, 'reading', { pressure: psi(16) })),
+      filterOf(hot, valve(9, 'whistle', 1), entry(10, 'reading', { pressure: psi(16) }))
+    ].map(air);
+    expect(brief!).toBeLessThan(0.6 * shut!);
+    expect(apart!).toBeGreaterThan(brief!);
+    expect(never!).toBeCloseTo(shut!, 1);
+    expect(open!).toBeLessThan(0.5 * shut!);
+  });
+  it('what has been taken is not taken again, and a feed logged on twice runs from the first', () => {
+    const l = log(entry(0, 'fire', { act: 'light' }), hot, entry(10, 'feed', { feed: 'Injector', on: true, to: 'boiler' }));
+    const f = following(l, plant, heating);
+    follow(f, l);
+    follow(f, l);
+    const more = add(l, entry(12, 'feed', { feed: 'Injector', on: true, to: 'boiler' }));
+    follow(f, more);
+    expect([f.reads.length, f.taken.count, f.taken.events]).toEqual([1, 1, more.events.length]);
+    expect(fedOf(f)).toEqual([{ from: t0 / 1000 + 600, rate: plant.feeds.find((x) => x.name === 'Injector')!.rate }]);
   });
 });
 

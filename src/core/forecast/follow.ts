@@ -1,12 +1,16 @@
 import { feedEnthalpy, type Plant } from '../boiler';
+import { inSteamAt } from '../engine';
 import { type Event, litAt, type Log } from '../log';
+import { demandOf, type Duty } from '../sums';
 import type { Heating } from './heating';
-import { airOut, blowerOn, copyRaise, fedIn, observe, type RaiseFilter, startRaise } from './cloud';
+import { type RaiseStart, startRaise } from './begin';
+import { copyRaise, fedIn, isHole, opened, puffed, type RaiseFilter } from './cloud';
+import { observe } from './weigh';
 import { type Start, startOf, stillCold } from './start';
 import type { Fed, Look } from './water';
 
-/** Share of working pressure at which a raise is over. */
-const up = 0.97;
+/** Share of the pressure in steam at which a raise is over: a needle is read no finer. */
+const up = 0.99;
 /** Events between marks that a late or struck entry is taken up again from. */
 const stride = 64;
 /** Temperature of the water in a tank, where nothing says otherwise, K. */
@@ -24,7 +28,8 @@ interface Taken {
   filter: RaiseFilter | undefined;
   /** Readings of the needle since the match. */
   count: number;
-  blowing: boolean;
+  /** What stands open, as holes, CdA in m². */
+  open: NonNullable<RaiseStart['open']>;
   /** It has been at working pressure. */
   raised: boolean;
 }
@@ -33,7 +38,9 @@ interface Taken {
 export interface Following {
   readonly plant: Plant;
   readonly heating: Heating;
-  readonly day: { readonly water: number; readonly air: number } | undefined;
+  readonly day: { readonly water: number; readonly air: number; readonly duty?: Duty } | undefined;
+  /** Water that its work takes over an hour, kg/s, until looks say otherwise. */
+  readonly uses: number;
   start: Start;
   /** s since 1970, Pa at the gauge. */
   readonly reads: { readonly at: number; readonly value: number }[];
@@ -52,7 +59,7 @@ const none = (): Taken => ({
   feeding: new Map(),
   filter: undefined,
   count: 0,
-  blowing: false,
+  open: {},
   raised: false
 });
 const copyOf = (t: Taken): Taken => ({
@@ -66,6 +73,7 @@ export const following = (log: Log, plant: Plant, heating: Heating, day?: Follow
   plant,
   heating,
   day,
+  uses: demandOf({ fitOut: log.context.fitOut, plant }, day?.duty).hour.value,
   start: startOf(log, plant, day),
   reads: [],
   looks: [],
@@ -116,7 +124,8 @@ function take(f: Following, { context: { fitOut } }: Log, e: Event, lit: string 
       T: f.start.T,
       TSpread: f.start.read ? 1.5 : 4,
       ambient: f.start.ambient,
-      litAt: seconds(lit)
+      litAt: seconds(lit),
+      open: t.open
     });
   const filter = t.filter && at > t.filter.litAt && !t.raised ? t.filter : undefined;
   if (e.is === 'reading') {
@@ -126,7 +135,7 @@ function take(f: Following, { context: { fitOut } }: Log, e: Event, lit: string 
       if (filter) {
         observe(filter, at, { kind: 'pressure', value: pressure });
         t.count++;
-        if (pressure >= up * fitOut.workingPressure) t.raised = true;
+        if (pressure >= up * inSteamAt(fitOut)) t.raised = true;
       }
     } else if (filter && temperature !== undefined && at > filter.litAt + 900 && temperature < 480)
       observe(filter, at, { kind: 'temperature', value: temperature });
@@ -135,13 +144,13 @@ function take(f: Following, { context: { fitOut } }: Log, e: Event, lit: string 
     if (e.seen === 'glass moving') observe(filter, at, { kind: 'boils' });
     if (['feather', 'simmer', 'whistle note'].includes(e.seen))
       observe(filter, at, { kind: 'about', value: fitOut.workingPressure * (e.seen === 'whistle note' ? 0.6 : 0.97) });
-  } else if (e.is === 'valve' && filter) {
-    const on = e.open > 0.05;
-    if (e.valve === 'blower' && on !== t.blowing) {
-      t.blowing = on;
-      blowerOn(filter, at, on);
-    }
-    if ((e.valve === 'whistle' || e.valve === 'vent') && on) airOut(filter, at);
+  } else if (e.is === 'valve') {
+    if (!isHole(e.valve)) return;
+    const area = e.open * f.plant[e.valve];
+    const stood = t.open[e.valve] ?? 0;
+    if (filter && area === 0 && stood > 0 && t.last?.at === e.at) puffed(filter, at, stood);
+    t.open = { ...t.open, [e.valve]: area };
+    if (filter) opened(filter, at, e.valve, area);
   } else if (e.is === 'feed') {
     const from = t.feeding.get(e.feed);
     if (e.on && e.to !== 'tank') {

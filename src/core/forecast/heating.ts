@@ -29,23 +29,20 @@ export interface Heating {
 /** A large fire wanders less in a minute than a small one. */
 const calm: Record<FitOut['size'], number> = { tabletop: 1, small: 1, medium: 0.7, full: 0.5 };
 
-/** Spread of the heat from engine to engine and day to day, and its wandering in a minute, by kind of fire. */
-const doubt: Record<FitOut['fire']['with'], { heat: number; lag: number; boost: number; walk: number }> = {
-  solid: { heat: 0.24, lag: 0.45, boost: 0.22, walk: 0.09 },
-  gas: { heat: 0.2, lag: 0.4, boost: 0, walk: 0.035 },
-  spirit: { heat: 0.25, lag: 0.4, boost: 0, walk: 0.06 },
-  electric: { heat: 0.05, lag: 0.3, boost: 0, walk: 0.01 }
+/**
+ * Before an engine has shown anything: how far its heat may lie from what its drawing says, how long its fire takes to come to it, what the
+ * blower changes, and how the fire wanders in a minute; spreads as logarithms. Wide, as what was drawn from one model of a fire is not
+ * known of another's: set on days that another model made (`bench/foreign`, those for fitting).
+ */
+const doubt: Record<FitOut['fire']['with'], { heat: number; lag: number; lagSpread: number; boost: number; walk: number }> = {
+  solid: { heat: 0.27, lag: 100, lagSpread: 0.45, boost: 0.27, walk: 0.06 },
+  gas: { heat: 0.24, lag: 65, lagSpread: 0.5, boost: 0, walk: 0.03 },
+  spirit: { heat: 0.3, lag: 45, lagSpread: 0.5, boost: 0, walk: 0.06 },
+  electric: { heat: 0.08, lag: 70, lagSpread: 0.5, boost: 0, walk: 0.015 }
 };
 
-/**
- * How wide the band must be for eight in ten, by kind of engine, before an engine has a score of its own: set so that on
- * raisings made up by the model, each unknown to the forecaster, 75 to 88 in a hundred lie in it (`bench`).
- */
-function usualWidth({ fire, kind, size }: FitOut): number {
-  if (fire.with !== 'solid') return { gas: size === 'medium' || size === 'full' ? 0.76 : 0.86, spirit: 0.87, electric: 0.88 }[fire.with];
-  if (kind === 'tank locomotive' || kind === 'tender locomotive') return { tabletop: 0.7, small: 0.66, medium: 0.52, full: 0.8 }[size];
-  return size === 'full' ? 1.1 : 0.92;
-}
+/** ln of what the blower makes of the fan's heat: on a healthy engine keepers see the fire brighten and the needle quicken. */
+const usualBoost = 0.2;
 
 /** The heat that a raising shows: mean net heat with losses given back, in two parts and its lag. */
 export function heatingOf(plant: Plant, raising: Raising): { lnHeat: number; lag: number; lnBoost: number } | undefined {
@@ -89,16 +86,17 @@ function energyGains(plant: Plant, { moments }: Raising): { at: number; dt: numb
  */
 export function classHeating(fitOut: FitOut, plant: Plant, start: Start, habits: Habits = {}): Heating {
   const raising = raise(plant, start, habits, { every: 30, dt: 2 });
-  const found = heatingOf(plant, raising);
   const d = doubt[fitOut.fire.with];
-  const fallback = { lnHeat: Math.log(plant.ratedSteam * 2.1e6), lag: 120, lnBoost: 0 };
+  const found = heatingOf(plant, raising);
   return {
-    ...(found ?? fallback),
+    lnHeat: found?.lnHeat ?? Math.log(plant.ratedSteam * 2.1e6),
     heatSpread: d.heat,
-    lagSpread: d.lag,
+    lag: Math.max(d.lag, found?.lag ?? 0),
+    lagSpread: d.lagSpread,
+    lnBoost: d.boost && usualBoost,
     boostSpread: d.boost,
     walk: d.walk * calm[fitOut.size],
-    width: usualWidth(fitOut),
+    width: 1,
     from: 'the class of the engine and its dimensions',
     raisings: 0
   };

@@ -3,17 +3,7 @@ export * from './follow';
 export * from './live';
 export { type Start, startOf } from './start';
 export * from './ahead';
-export {
-  airOut,
-  blowerOn,
-  copyRaise,
-  fedIn,
-  needleSpread,
-  observe,
-  type RaiseFilter,
-  type RaiseStart,
-  runTo,
-  type Seen,
-  startRaise
-} from './cloud';
+export { leakSpread, type RaiseStart, startRaise, usualLeak } from './begin';
+export { brief, copyRaise, fedIn, type Hole, holes, isHole, opened, puffed, type RaiseFilter, runTo } from './cloud';
+export { needleSpread, observe, type Seen } from './weigh';
 export * from './water';

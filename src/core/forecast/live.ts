@@ -1,5 +1,5 @@
 import type { Plant } from '../boiler';
-import type { FitOut } from '../engine';
+import { type FitOut, inSteamAt } from '../engine';
 import type { Log, State } from '../log';
 import { coldWater } from '../steam';
 import { dip } from '../sums';
@@ -68,15 +68,15 @@ export function liveOf(f: Following, { context: { fitOut }, state }: Log, { now,
   if (state.fire.outAt) return { ...base, on: 'The fire is out.' };
   const watched = { ...watchedOf(f, fitOut, state, now), ...(last ? { lastReading: last.at * 1000 } : {}) };
   // Lit by an entry from the future: there is nothing to run ahead from yet.
-  if (raised || !f.taken.filter) return { ...base, ...watched, on: 'It has been at working pressure.' };
+  if (raised || !f.taken.filter) return { ...base, ...watched, on: 'It has been in steam.' };
 
   const filter = copyRaise(f.taken.filter);
-  const wanted = [...new Set([...gates, fitOut.workingPressure])].sort((a, b) => a - b);
+  const wanted = [...new Set([...gates, inSteamAt(fitOut)])].sort((a, b) => a - b);
   // Looked ahead from now, not from the last reading: what has not been seen for a while has gone on.
   runTo(filter, Math.max(filter.now, now / 1000));
   const bands = ahead(filter, wanted, { far: 9 * 3600 });
   const found = wanted.map((pressure, i) => ({ pressure, band: ms(bands[i]!) }));
-  const steam = found.at(-1)!.band;
+  const steam = found.find((g) => g.pressure === inSteamAt(fitOut))!.band;
   const age = last && last.at > filter.litAt ? now / 1000 - last.at : Infinity;
   const since = now / 1000 - filter.litAt;
   const unsure =
@@ -95,7 +95,7 @@ export function liveOf(f: Following, { context: { fitOut }, state }: Log, { now,
     steam,
     readings: count,
     ...watched,
-    ...(glass ? { hotGlass: glassWhen(plant, glass, fitOut.workingPressure) } : {}),
+    ...(glass ? { hotGlass: glassWhen(plant, glass, inSteamAt(fitOut)) } : {}),
     on: `${count === 0 ? 'No reading yet' : count === 1 ? 'One reading' : `${count} readings`}, water ${start.read ? 'at the temperature read' : 'taken at the day’s temperature'}, and ${heating.from}.`,
     ...(unsure ? { unsure } : {})
   };
@@ -109,7 +109,8 @@ const glassOf = ({ glass }: State) =>
 function watchedOf(f: Following, fitOut: FitOut, state: State, now: number): Pick<Live, 'water' | 'tank' | 'dip' | 'pressure'> {
   const { plant, heating, looks } = f;
   const turning = state.phase === 'Run';
-  const usual = plant.ratedSteam * (turning ? 0.45 : 0.12);
+  // Standing, its blower and its leaks take about a tenth of what it makes.
+  const usual = turning ? f.uses : 0.1 * plant.ratedSteam;
   const hot = looks.filter((l) => l.gauge > psi(5));
   const water = hot.length ? waterOut(plant, hot, fedOf(f), { now: now / 1000, lowest: fitOut.levels.lowest, usual }) : undefined;
   const capacity = fitOut.tanks.reduce((sum, t) => sum + t.capacity, 0);

@@ -18,7 +18,10 @@ describe('water while in steam', () => {
       expect(b.early).toBeLessThan(b.middle);
       expect(b.middle).toBeLessThan(b.late);
     }
-    expect(one.late - one.early).toBeGreaterThan(three.late - three.early);
+    // One look alone says next to nothing of the use: its edges lie far apart for what is left.
+    const wide = ({ early, middle, late }: typeof one) => (late - early) / (middle - 600);
+    expect(wide(one)).toBeGreaterThan(1.25 * wide(three));
+    expect(one.late - 600).toBeGreaterThan(2 * (one.early - 600));
     // A twentieth of a glass less in sight is earlier at every edge.
     const less = waterOut(plant, [look(600, 0.55)], [], asked)!;
     for (const edge of ['early', 'middle', 'late'] as const) expect(less[edge]).toBeLessThan(one[edge]);
@@ -45,7 +48,7 @@ describe('water while in steam', () => {
     const look = [{ at: 0, glass: 0.5, gauge: psi(80) }];
     const dry = waterOut(plant, look, [], { now: 60, lowest: 0.25, usual: use })!;
     const fed = waterOut(plant, look, [{ from: 0, to: 60, rate: 0.005 }], { now: 60, lowest: 0.25, usual: use })!;
-    expect(fed.middle - dry.middle).toBeCloseTo(0.3 / dry.rate, -1);
+    expect((fed.middle - dry.middle) / (0.3 / dry.rate)).toBeCloseTo(1, 0.9);
     expect(waterOut(plant, [], [], { now: 0, lowest: 0.25, usual: use })).toBeUndefined();
   });
 
@@ -69,7 +72,9 @@ describe('water while in steam', () => {
     it('from one look: what stands over the lowest, at the usual rate', () => {
       const one = waterOut(plant, [look(600, 0.6)], [], asked)!;
       expect(one.rate).toBeCloseTo(use, 9);
-      expect(one.middle).toBeCloseTo(600 + (kg(0.6) - kg(lowest)) / use, 3);
+      // The middle of many ways in which the use may go on: a little sooner, as it is the quick ones that end it.
+      expect((one.middle - 600) / ((kg(0.6) - kg(lowest)) / use)).toBeGreaterThan(0.93);
+      expect((one.middle - 600) / ((kg(0.6) - kg(lowest)) / use)).toBeLessThan(1.01);
       expect(one.sure).toBe(1);
     });
 
@@ -82,7 +87,8 @@ describe('water while in steam', () => {
         const many = waterOut(plant, at(rate, [0, 300, 600, 900, 1200, 1500]), [], late)!;
         expect(Math.abs(Math.log(many.rate / rate))).toBeLessThan(Math.abs(Math.log(few.rate / rate)) + 1e-9);
         expect(Math.abs(Math.log(many.rate / rate))).toBeLessThan(0.15);
-        expect(many.late - many.early).toBeLessThan(few.late - few.early);
+        const wide = (b: typeof few, now: number) => (b.late - b.early) / (b.middle - now);
+        expect(wide(many, 1500)).toBeLessThan(wide(few, 300));
       }
       // Three quarters of an hour old, or not yet made, it is as if it were not there.
       const lone = waterOut(plant, [look(3000, 0.6)], [], { ...asked, now: 3000 })!;
@@ -100,10 +106,51 @@ describe('water while in steam', () => {
       // A feed that is still on counts up to now, whenever it was begun.
       const since = (from: number, to?: number) =>
         waterOut(plant, [look(600, 0.6)], [{ from, ...(to === undefined ? {} : { to }), rate: 0.01 }], { ...asked, now: 660 })!;
-      expect(since(600).middle - waterOut(plant, [look(600, 0.6)], [], { ...asked, now: 660 })!.middle).toBeCloseTo(0.6 / use, 6);
+      const gained = since(600).middle - waterOut(plant, [look(600, 0.6)], [], { ...asked, now: 660 })!.middle;
+      expect(gained / (0.6 / use)).toBeGreaterThan(0.85);
+      expect(gained / (0.6 / use)).toBeLessThan(1.05);
       expect(since(600, 660).middle).toBeCloseTo(since(600).middle, 9);
       expect(since(0).middle).toBeCloseTo(since(600).middle, 9);
       expect(since(700).middle).toBeLessThan(since(600).middle);
+    });
+
+    it('one look that nothing explains hardly moves it; looks that come by the second tell little more than one', () => {
+      const steady = [0, 120, 240, 360, 480, 600].map((t) => look(t, 0.6));
+      const said = (looks: typeof steady) => waterOut(plant, looks, [], { ...asked, now: 600 })!;
+      const usual = said(steady);
+      const over = (b: typeof usual) => b.middle - 600;
+      const wild = said([...steady.slice(0, 5), look(600, 0.98)]);
+      const near = said([...steady.slice(0, 5), look(600, 0.64)]);
+      // So much more water would last half as long again: it is not believed; a twentieth of a glass is.
+      expect(over(wild) / over(usual)).toBeLessThan(1.45);
+      expect(over(near) / over(usual)).toBeGreaterThan(1.01);
+      expect(over(near) / over(usual)).toBeLessThan(over(wild) / over(usual) + 0.12);
+      const wide = (b: typeof usual) => (b.late - b.early) / over(b);
+      const dense = said([look(570, 0.6), ...Array.from({ length: 30 }, (_, i) => look(571 + i, 0.6))]);
+      const two = said([look(570, 0.6), look(600, 0.6)]);
+      const spaced = said(Array.from({ length: 31 }, (_, i) => look(i * 20, 0.6)));
+      expect(wide(dense)).toBeGreaterThan(0.8 * wide(two));
+      expect(wide(spaced)).toBeLessThan(0.75 * wide(two));
+    });
+
+    it('a look is known to its error: a deep glass is told no better than a shallow one, in parts of it', () => {
+      // From one look alone the water's own spread is that of the look: seen where the use is known to a hair's breadth of what it was.
+      const [high, low] = [0.9, 0.35].map((glass) => waterOut(plant, [look(600, glass)], [], asked)!);
+      const early = (b: typeof high) => (b!.middle - b!.early) / (b!.middle - 600);
+      // With little over the lowest the error of the look is most of it.
+      expect(early(low)).toBeGreaterThan(1.15 * early(high)!);
+      expect(early(high)).toBeLessThan(0.85);
+    });
+
+    it('a feed counts only between its ends, and between the looks', () => {
+      const looks = [look(0, 0.6), look(300, 0.6), look(600, 0.6)];
+      const rate = (from: number, to: number) => waterOut(plant, looks, [{ from, to, rate: 0.004 }], asked)!.rate;
+      const dry = waterOut(plant, looks, [], asked)!.rate;
+      expect(rate(-500, -100)).toBeCloseTo(dry, 9);
+      expect(rate(-500, 60)).toBeGreaterThan(dry);
+      expect(rate(-500, 60)).toBeLessThan(rate(-500, 300));
+      expect(rate(0, 300)).toBeLessThan(rate(0, 600));
+      expect(rate(700, 900)).toBeCloseTo(dry, 9);
     });
 
     it('says nothing without a glass, a look or a use', () => {

@@ -1,7 +1,9 @@
 import { glassAt, type Plant, waterAtGlass } from '../boiler';
 import { boilingAt, emptyRow, saturationRow } from '../steam';
 import { standardAtmosphere } from '../units';
-import type { Band } from './ahead';
+import { chance } from '../chance';
+import { type Band, bandOf } from './ahead';
+import { normalAt } from './begin';
 
 /** A look at the glass: s since 1970, the glass, and the gauge when it was looked at, Pa. */
 export interface Look {
@@ -24,19 +26,96 @@ export function waterIn(plant: Plant, { glass, gauge }: Pick<Look, 'glass' | 'ga
   return waterAtGlass(plant.vessel, glass, T) / row.vf;
 }
 
-/** Error of one look, and what is wrong with all looks of an hour alike (slope, bubbles), as shares of the glass. */
-const look = { error: 0.03, bias: 0.02 } as const;
-/** How well the use of water is known before anything was seen, as a logarithm. */
-const usualSpread = 0.6;
+/**
+ * What is not known of water in use. A look is read to three parts in a hundred of the glass, and bubbles, slope and eye have all looks of
+ * some minutes wrong alike; the rate of use walks, fastest when the work changes; a feed gives more or less than it should, and each time
+ * a little otherwise.
+ */
+const doubt = {
+  look: 0.04,
+  alike: 0.03,
+  /** How long what is wrong with all looks alike stays so, s. */
+  alikeFor: 300,
+  /** Of the use, as a logarithm: of the day before anything was seen, and its walk in five minutes. */
+  usual: 0.8,
+  walk: 0.12,
+  /** Of the work of the moment, uphill or standing, over that of the day: a third in five minutes, and it comes back. */
+  work: 0.4,
+  workFor: 300,
+  /** Of what feeds give: always alike, and each time. */
+  feeds: 0.12,
+  feed: 0.12
+} as const;
 /** Looks older than this say nothing about how water is used now, s. */
 const stale = 45 * 60;
+/** Looks that come faster than this are hardly looks of their own, s. */
+const own = 20;
 
 const fedBetween = (fed: readonly Fed[], a: number, b: number) =>
   fed.reduce((sum, f) => sum + f.rate * Math.max(0, Math.min(b, f.to ?? b) - Math.max(a, f.from)), 0);
 
+/** What is tracked: water, kg; ln of its use, kg/s, of the day and what the work of the moment adds; gain of the feeds; what all looks have wrong alike, of the glass. */
+const [kg, use, work, gain, alike] = [0, 1, 2, 3, 4];
+const all = [kg, use, work, gain, alike];
+interface Track {
+  readonly x: number[];
+  readonly P: number[][];
+  at: number;
+}
+
+/** Carries the track on: water goes as it is used and comes as it is fed, and what is known of it wears off. Steps of up to a minute. */
+function carry(t: Track, to: number, fed: readonly Fed[]): void {
+  const { x, P } = t;
+  while (t.at < to - 1e-9) {
+    const dt = Math.min(60, to - t.at);
+    const came = fedBetween(fed, t.at, t.at + dt);
+    const went = Math.exp(x[use]! + x[work]!) * dt;
+    const fades = { [work]: Math.exp(-dt / doubt.workFor), [alike]: Math.exp(-dt / doubt.alikeFor) };
+    x[kg]! += x[gain]! * came - went;
+    // F·P·Fᵀ: the water hangs on the use by −went and on the feeds by what came; work and what is alike fade.
+    for (const i of all) P[kg]![i]! += -went * (P[use]![i]! + P[work]![i]!) + came * P[gain]![i]!;
+    for (const i of all) P[i]![kg]! += -went * (P[i]![use]! + P[i]![work]!) + came * P[i]![gain]!;
+    for (const k of [work, alike]) {
+      x[k]! *= fades[k]!;
+      for (const i of all) P[k]![i]! *= fades[k]!;
+      for (const i of all) P[i]![k]! *= fades[k]!;
+    }
+    P[use]![use]! += (doubt.walk ** 2 / 300) * dt;
+    P[kg]![kg]! += (doubt.feed * came) ** 2 * (60 / dt);
+    P[work]![work]! += doubt.work ** 2 * (1 - fades[work]! ** 2);
+    P[alike]![alike]! += doubt.alike ** 2 * (1 - fades[alike]! ** 2);
+    t.at += dt;
+  }
+}
+
+/** Takes a look: the water that it shows, against the water that there should be. @param per kg to a whole glass */
+function take(t: Track, shows: number, per: number, since: number): void {
+  const { x, P } = t;
+  const h = [1, 0, 0, 0, per];
+  const Ph = P.map((row) => row.reduce((sum, p, i) => sum + p * h[i]!, 0));
+  const off = shows - (x[kg]! + per * x[alike]!);
+  const expected = h.reduce((sum, of, i) => sum + of * Ph[i]!, 0);
+  const read = (doubt.look * per) ** 2 * Math.max(1, own / Math.max(0.1, since));
+  // A look that nothing explains is not believed at once: its error is taken to be as large as it would have to be.
+  const wild = off ** 2 / (expected + read);
+  const S = expected + read * Math.max(1, wild / 4);
+  const K = Ph.map((p) => p / S);
+  for (const i of all) x[i]! += K[i]! * off;
+  for (const i of all) for (const j of all) P[i]![j]! -= K[i]! * Ph[j]!;
+}
+
+/** Edges of the band: of eight in ten, and set towards the early side, which is the one that is warned on. */
+const edges = [0.05, 0.87] as const;
+
+/** Ways in which it may go on, drawn once: a water, a use, and twelve steps of its walk. */
+const ways = 200;
+const steps = 12;
+const normals = ((luck) => Float64Array.from({ length: ways * (steps + 1) }, luck.normal))(chance(1931));
+
 /**
- * When the glass will be at its lowest running level if nothing more is fed: rates from a fifth to five times the usual are
- * each held against the looks, with the feeds known. Works from the first look on; it opens as the last look ages.
+ * When the glass will be at its lowest running level if nothing more is fed. Water and its use are tracked together from look to look, with
+ * the feeds known (an extended Kalman filter); then run ahead with the use walking on. From one look alone it is wide, and it opens as
+ * the last look ages.
  * @param usual use of water, kg/s, until looks say otherwise
  * @returns s since 1970; undefined without a glass or a look. No forecast replaces looking at the glass.
  */
@@ -47,57 +126,62 @@ export function waterOut(
   { now, lowest, usual }: { now: number; lowest: number; usual: number }
 ): (Band & { readonly rate: number }) | undefined {
   const recent = looks.filter((l) => l.at > now - stale && l.at <= now);
+  const [first] = recent;
   const last = recent.at(-1);
-  if (!plant.vessel.glass || !last || !(usual > 0)) return undefined;
-  // At a rate of use r each look says what there was at the last one: kg + fed − r × time between. The weight that agrees best with
-  // all of them, and how badly it then agrees, are a straight line and a parabola in r: five sums over the looks hold both.
-  let [w, wa, wd] = [0, 0, 0];
-  const told = recent.map((l) => {
-    const per = waterIn(plant, { ...l, glass: l.glass + 0.05 }) - waterIn(plant, { ...l, glass: l.glass - 0.05 });
-    const since = fedBetween(fed, l.at, last.at);
-    const error2 = (look.error * per * 10) ** 2;
-    const told = { had: waterIn(plant, l) + since, ago: last.at - l.at, per, sure: 1 / error2 };
-    const weight = 1 / (error2 + (0.1 * since) ** 2);
-    w += weight;
-    wa += weight * told.had;
-    wd += weight * told.ago;
-    return told;
-  });
-  const [had, ago] = [wa / w, wd / w];
-  let [aa, ad, dd] = [0, 0, 0];
-  for (const l of told) {
-    aa += l.sure * (l.had - had) ** 2;
-    ad += l.sure * (l.had - had) * (l.ago - ago);
-    dd += l.sure * (l.ago - ago) ** 2;
-  }
-  const since = fedBetween(fed, last.at, now);
-  const n = 61;
-  const times = new Float64Array(n);
-  const weights = new Float64Array(n);
-  const rates = new Float64Array(n);
-  const floor = waterIn(plant, { glass: lowest, gauge: last.gauge });
-  let best = -Infinity;
-  const logs = new Float64Array(n);
-  for (let i = 0; i < n; i++) {
-    const x = -1.6 + (3.2 * i) / (n - 1);
-    const rate = (rates[i] = usual * Math.exp(x));
-    const kg = had - rate * ago;
-    logs[i] = -0.5 * ((x / usualSpread) ** 2 + aa - 2 * rate * ad + rate * rate * dd);
-    best = Math.max(best, logs[i]!);
-    times[i] = last.at + (kg + since - floor) / rate;
-  }
-  for (let i = 0; i < n; i++) weights[i] = Math.exp(logs[i]! - best);
-  const all = weights.reduce((a, w) => a + w, 0);
-  // Faster use comes first: quantiles run from the highest rate down.
-  const at = (q: number) => {
-    let sum = 0;
-    for (let i = n - 1; i >= 0; i--) if ((sum += weights[i]! / all) >= q) return i;
-    return 0;
+  if (!plant.vessel.glass || !first || !last || !(usual > 0)) return undefined;
+  const lately = fed.filter((f) => (f.to ?? now) > first.at);
+  const per = (l: Look) => 10 * (waterIn(plant, { ...l, glass: l.glass + 0.05 }) - waterIn(plant, { ...l, glass: l.glass - 0.05 }));
+  const known = per(first);
+  // Where the use is far from usual the filter would creep to it: it begins from what the whole window used, as far as that can be told.
+  const span = last.at - first.at;
+  const used = waterIn(plant, first) - waterIn(plant, last) + fedBetween(lately, first.at, last.at);
+  const told = span > 0 ? used / span : 0;
+  const error = (1.5 * Math.hypot(doubt.look, doubt.alike) * known) / Math.max(1, span);
+  const trust = told > 0 ? doubt.usual ** 2 / (doubt.usual ** 2 + (error / told) ** 2 + doubt.feeds ** 2) : 0;
+  const begins = (1 - trust) * Math.log(usual) + trust * Math.log(Math.max(1e-9, told));
+  const t: Track = {
+    x: [waterIn(plant, first), begins, 0, 1, 0],
+    P: [
+      [(doubt.look ** 2 + doubt.alike ** 2) * known ** 2, 0, 0, 0, -known * doubt.alike ** 2],
+      [0, doubt.usual ** 2, 0, 0, 0],
+      [0, 0, doubt.work ** 2, 0, 0],
+      [0, 0, 0, doubt.feeds ** 2, 0],
+      [-known * doubt.alike ** 2, 0, 0, 0, doubt.alike ** 2]
+    ],
+    at: first.at
   };
-  // What all looks have wrong alike moves every time the same way.
-  const slip = (i: number) => (look.bias * told.at(-1)!.per * 10) / rates[i]!;
-  const [early, middle, late] = [at(0.1), at(0.5), at(0.9)];
-  return { early: times[early]! - slip(early), middle: times[middle]!, late: times[late]! + slip(late), sure: 1, rate: rates[middle]! };
+  for (const l of recent.slice(1)) {
+    const since = l.at - t.at;
+    carry(t, l.at, lately);
+    take(t, waterIn(plant, l), per(l), since);
+  }
+  carry(t, now, lately);
+  const floor = waterIn(plant, { glass: lowest, gauge: last.gauge });
+  const { x, P } = t;
+  // Drawn together: the use by its own spread, the water by what hangs on the use and what is left of its own.
+  const sure = Math.sqrt(Math.max(1e-12, P[use]![use]! + 2 * P[use]![work]! + P[work]![work]!));
+  const hangs = (P[kg]![use]! + P[kg]![work]!) / sure;
+  const rest = Math.sqrt(Math.max(0, P[kg]![kg]! - hangs * hangs));
+  const times = new Float64Array(ways);
+  for (let n = 0; n < ways; n++) {
+    const u = normalAt((n + 0.5) / ways);
+    let ln = x[use]! + x[work]! + sure * u;
+    let left = x[kg]! + hangs * u + rest * normals[n]! - floor;
+    // Stepped by a sixth of what it would take at this use; what is left after the last goes as it then is used.
+    const dt = Math.max(0, left) / Math.exp(ln) / (steps / 2);
+    const fades = Math.exp(-dt / doubt.workFor);
+    const stirs = Math.hypot(doubt.walk * Math.sqrt(dt / 300), doubt.work * Math.sqrt(1 - fades * fades));
+    let time = 0;
+    for (let k = 1; k <= steps && left > 0; k++) {
+      const goes = Math.exp(ln) * dt;
+      if (goes >= left) break;
+      left -= goes;
+      time += dt;
+      ln = x[use]! + (ln - x[use]!) * fades + stirs * normals[k * ways + n]!;
+    }
+    times[n] = now + time + left / Math.exp(ln);
+  }
+  return { ...bandOf(times, 1, edges), rate: Math.exp(x[use]! + x[work]!) };
 }
 
 /** When a tank will be empty at the rate at which water is used. @param now s since 1970 @param left m³ @param water its use, kg/s, and its band, s since 1970 */

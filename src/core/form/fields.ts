@@ -1,4 +1,4 @@
-import { type Glass, print, type Quantity, usualUnits } from '../units';
+import { type Glass, print, quantities, type Quantity, usualUnits } from '../units';
 
 /**
  * A description of one part of a document. The same description gives the TypeScript type (`Infer`), the validation
@@ -98,7 +98,8 @@ export function expectation(field: Field): string {
   switch (field.type) {
     case 'quantity': {
       const [a, b] = [print(field.min, field.quantity, usualUnits), print(field.max, field.quantity, usualUnits)];
-      return `${field.label}: give a ${field.quantity === 'mass' ? 'weight' : field.quantity} between ${a.figure} ${a.unit} and ${b.figure} ${b.unit}.`;
+      const { name } = quantities[field.quantity];
+      return `${field.label}: give a${/^[aeiou]/.test(name) ? 'n' : ''} ${name} between ${a.figure} ${a.unit} and ${b.figure} ${b.unit}.`;
     }
     case 'number':
       return `${field.label}: give a ${field.whole ? 'whole ' : ''}number between ${field.min} and ${field.max}.`;

@@ -71,7 +71,7 @@ export function sheetPdf({ engine, purpose, whole, plan, carried, units, zone }:
   const steam =
     sheet.steam.late < Infinity
       ? `steam ${clock(sheet.steam.early)} to ${clock(sheet.steam.late)}, nine times in ten before ${clock(sheet.steam.late)}`
-      : 'working pressure not to be expected by what is known';
+      : 'steam not to be expected by what is known';
   return {
     info: { title: `${engine}, day sheet` },
     pageSize: 'A4',

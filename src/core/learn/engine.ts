@@ -1,11 +1,11 @@
 import { type Plant, plantOf, usualFill } from '../boiler';
-import type { FitOut } from '../engine';
+import { type FitOut, inSteamAt } from '../engine';
 import { ahead, type Band, classHeating, type Heating, startRaise } from '../forecast';
 import type { Log } from '../log';
 import { type Chapter, chaptersOf } from './chapters';
 import { type Figure, figuresOf } from './figures';
 import { type Past, pastOf } from './past';
-import { type Fit, fitRaising, type Learnt } from './raising';
+import { type Fit, fitRaising, type Learnt, unreadable } from './raising';
 import type { Judged, Learning, Told } from './told';
 
 export interface Learned {
@@ -46,7 +46,7 @@ export function heatingFrom(usual: Heating, fits: readonly Fit[], because = ''):
   };
   const heat = pool((f) => f.lnHeat, usual.lnHeat, usual.heatSpread, 0.4 * usual.heatSpread);
   const lag = pool((f) => f.lnLag, Math.log(usual.lag), usual.lagSpread, 0.5 * usual.lagSpread);
-  const boost = usual.boostSpread > 0 ? pool((f) => f.lnBoost, usual.lnBoost, usual.boostSpread, 0.5 * usual.boostSpread) : undefined;
+  const boost = usual.boostSpread > 0 ? pool((f) => f.lnBoost, usual.lnBoost, usual.boostSpread, 0.75 * usual.boostSpread) : undefined;
   return {
     ...usual,
     lnHeat: heat.value,
@@ -62,7 +62,9 @@ export function heatingFrom(usual: Heating, fits: readonly Fit[], because = ''):
 /** The fits that count for an engine as it is now: those of its last chapter that the owner has not left out. */
 export function fitsNow(told: readonly Told[], learning: Learning): Fit[] {
   const from = chaptersOf(told, learning).at(-1)!.from;
-  return told.filter((t) => t.past.litAt >= from && !learning.leftOut.includes(t.id)).flatMap((t) => t.fit ?? []);
+  return told
+    .filter((t) => t.past.litAt >= from && !learning.leftOut.includes(t.id))
+    .flatMap((t) => (t.fit && !unreadable(t.fit) ? [t.fit] : []));
 }
 
 /**
@@ -79,7 +81,7 @@ export function remember(
   const plant = plantOf(fitOut);
   const usual = classHeating(fitOut, plant, { water: past.water, T: past.T, ambient: past.ambient });
   const off =
-    past.reached === undefined ? undefined : offBy(expect(plant, heatingFrom(usual, earlier), past, fitOut.workingPressure), past.reached);
+    past.reached === undefined ? undefined : offBy(expect(plant, heatingFrom(usual, earlier), past, inSteamAt(fitOut)), past.reached);
   return { past, fit: fitRaising(plant, usual, past), ...(off === undefined ? {} : { off }) };
 }
 
@@ -102,9 +104,9 @@ export function widthFrom(offs: readonly number[]): number {
 }
 
 /** What would have been said at the match. */
-function expect(plant: Plant, heating: Heating, past: Past, workingPressure: number): Band {
+function expect(plant: Plant, heating: Heating, past: Past, inSteam: number): Band {
   const { water, T, ambient } = past;
-  return ahead(startRaise({ plant, heating, water, T, ambient, litAt: 0, ventOpen: past.airOut }), [workingPressure], {
+  return ahead(startRaise({ plant, heating, water, T, ambient, litAt: 0 }), [inSteam], {
     far: 9 * 3600
   })[0]!;
 }
@@ -123,22 +125,25 @@ export function learn(fitOut: FitOut, told: readonly Told[], learning: Learning,
   const judged: Judged[] = [];
   told.forEach(({ id, past, fit }, i) => {
     const chapter = chapterOf(past.litAt);
-    const earlier = judged.filter((j) => j.chapter === chapter && !j.leftOut).map((j) => j.fit);
-    const expected = expect(plant, heatingFrom(usual, earlier), past, fitOut.workingPressure);
+    const earlier = judged.filter((j) => j.chapter === chapter && !j.leftOut && !j.unreadable).map((j) => j.fit);
+    const expected = expect(plant, heatingFrom(usual, earlier), past, inSteamAt(fitOut));
     const { reached } = past;
+    const read = fit ?? fitRaising(plant, usual, past);
+    const no = unreadable(read);
     judged.push({
       id,
       litAt: past.litAt,
       chapter,
       leftOut: leftOut.has(id),
-      fit: fit ?? fitRaising(plant, usual, past),
+      fit: read,
+      ...(no ? { unreadable: no } : {}),
       expected,
       ...(reached === undefined ? {} : { reached, held: expected.early <= reached && reached <= expected.late })
     });
     progress(((i + 1) / told.length) * 0.8);
   });
   const now = chapters.length - 1;
-  const counted = judged.filter((j) => j.chapter === now && !j.leftOut);
+  const counted = judged.filter((j) => j.chapter === now && !j.leftOut && !j.unreadable);
   const pasts = told.filter((t) => counted.some((j) => j.id === t.id)).map((t) => t.past);
   const chapter = chapters[now]!;
   const heating = heatingFrom(

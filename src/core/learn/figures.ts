@@ -26,7 +26,7 @@ export interface Figure {
 
 const z = 1.2816;
 /** What more raisings do not tell better, as logarithms: the same wrong water level every time, leaks that follow pressure and not warmth. */
-const never = { heat: 0.02, loss: 0.06 } as const;
+const never = { heat: 0.05, loss: 0.03, boost: 0.12, steadyHeat: 0.02, steadyLoss: 0.06 } as const;
 const asPercent = (l: Learnt): Learnt => ({ ...l, value: l.value + Math.log(100) });
 const withFloor = (l: Learnt, floor: number): Learnt => ({ value: l.value, spread: Math.hypot(l.spread, floor) });
 
@@ -60,18 +60,18 @@ export function figuresOf(
     return { value, spread: Math.sqrt(1 / precision) };
   };
   const out: Figure[] = [];
-  const cooled = pasts.flatMap((p) => lossFrom(plant, p) ?? []);
   const lossPrior: Learnt = { value: Math.log(plant.vessel.loss), spread: before.loss };
+  const cooled = pasts.flatMap((p) => lossFrom(plant, p, lossPrior) ?? []);
   const together = fitOut.fire.with === 'solid' ? undefined : fitTogether(plant, usual, pasts);
   const heatPrior: Learnt = { value: usual.lnHeat, spread: usual.heatSpread };
-  const heat = together?.lnHeat ?? pooled((f) => f.lnHeat, heatPrior, 0.4 * usual.heatSpread);
+  const heat = together?.lnMean ?? pooled((f) => f.lnMean, heatPrior, 0.4 * usual.heatSpread);
   if (heat)
     out.push(
       figure(
         'heat',
         'Heat that reaches the water',
         'power',
-        withFloor(heat, never.heat),
+        withFloor(heat, together ? never.steadyHeat : never.heat),
         heatPrior,
         together ? 'several raisings read together' : 'each raising read by itself, then their mean'
       )
@@ -80,33 +80,35 @@ export function figuresOf(
   const lag = together?.lnLag ?? pooled((f) => f.lnLag, lagPrior, 0.5 * usual.lagSpread);
   if (lag) out.push(figure('lag', 'Time the fire takes to come up', 'time', lag, lagPrior, 'from how late the needle began to move'));
   const boostPrior: Learnt = { value: usual.lnBoost, spread: usual.boostSpread };
-  const boost = usual.boostSpread > 0 ? pooled((f) => f.lnBoost, boostPrior, 0.5 * usual.boostSpread) : undefined;
+  const boost = usual.boostSpread > 0 ? pooled((f) => f.lnGain, boostPrior, 0.75 * usual.boostSpread) : undefined;
   if (boost)
     out.push(
       figure(
         'boost',
         'Heat on the blower, of that on the fan',
         'percent',
-        asPercent(boost),
+        asPercent(withFloor(boost, never.boost)),
         asPercent(boostPrior),
         'from before and after the changeover'
       )
     );
   const weights = cooled.map((c) => 1 / (c.spread ** 2 + 0.03 ** 2));
   const precision = 1 / lossPrior.spread ** 2 + weights.reduce((a, w) => a + w, 0);
-  const loss: Learnt | undefined = cooled.length
-    ? {
-        value: (lossPrior.value / lossPrior.spread ** 2 + cooled.reduce((a, c, i) => a + weights[i]! * c.value, 0)) / precision,
-        spread: Math.sqrt(1 / precision)
-      }
-    : together?.lnLoss;
+  const loss: Learnt | undefined = together
+    ? together.lnLoss
+    : cooled.length
+      ? {
+          value: (lossPrior.value / lossPrior.spread ** 2 + cooled.reduce((a, c, i) => a + weights[i]! * c.value, 0)) / precision,
+          spread: Math.sqrt(1 / precision)
+        }
+      : undefined;
   if (loss)
     out.push(
       figure(
         'loss',
         'Heat lost while it cools, per kelvin',
         'loss',
-        withFloor(loss, never.loss),
+        withFloor(loss, together ? never.steadyLoss : never.loss),
         lossPrior,
         cooled.length
           ? 'from how it cooled with the fire out: to the air, by small leaks, by draught through the tubes'

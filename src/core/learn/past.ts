@@ -1,5 +1,6 @@
-import { plantOf } from '../boiler';
-import { startOf } from '../forecast';
+import { type Plant, plantOf } from '../boiler';
+import { inSteamAt } from '../engine';
+import { brief, type Hole, isHole, startOf } from '../forecast';
 import { litAt, type Log, upAt } from '../log';
 import { saturationAtGauge } from '../steam';
 import type { Gauge } from '../units';
@@ -17,10 +18,12 @@ export interface Past {
   readonly readings: readonly Read[];
   /** s after the match at which the blower took over. */
   readonly blowerAt?: number;
-  /** The air was let out: whistle, vent or blower before there was much pressure. */
-  readonly airOut: boolean;
+  /** What stood open from when on, all holes together: s after the match, CdA in m². Air leaves by it. */
+  readonly open: readonly { readonly at: number; readonly area: number }[];
   /** s after the match to working pressure, as far as the readings tell. */
   readonly reached?: number;
+  /** s after the match at which the fire was out. */
+  readonly out?: number;
   /** Readings after the fire was out, s after it was. */
   readonly cooling: readonly Read[];
   /** Where each valve was seen to lift, Pa at the gauge; its number from 1. */
@@ -53,22 +56,15 @@ export function pastOf(log: Log): Past | undefined {
     e.is === 'reading' && e.pressure !== undefined && e.at > lit && (!out || e.at < out) ? [{ at: after(e.at), value: e.pressure }] : []
   );
   const up = upAt(log);
-  const reached = up ? toWorkingPressure(readings, after(up), fitOut.workingPressure) : undefined;
+  const reached = up ? toSteam(readings, after(up), inSteamAt(fitOut)) : undefined;
   const raising = readings.filter((r) => r.at <= (reached ?? Infinity) + 1);
   if (raising.filter((r) => r.value > 0).length < 2) return undefined;
 
-  const start = startOf(log, plantOf(fitOut));
+  const plant = plantOf(fitOut);
+  const start = startOf(log, plant);
   // Opened for a moment it lets air out; opened and left it takes over from the fan.
   const blows = log.events.flatMap((e) => (e.is === 'valve' && e.valve === 'blower' && e.at > lit ? [e] : []));
   const blower = blows.find((e, i) => e.open > 0.05 && blows[i + 1]?.entry !== e.entry);
-  const airOut = log.events.some(
-    (e) =>
-      e.at > lit &&
-      e.is === 'valve' &&
-      ['whistle', 'vent'].includes(e.valve) &&
-      e.open > 0 &&
-      (reached === undefined || after(e.at) < reached)
-  );
   return {
     litAt: from,
     water: start.water,
@@ -78,8 +74,9 @@ export function pastOf(log: Log): Past | undefined {
     ambient: start.ambient,
     readings: raising,
     ...(blower ? { blowerAt: after(blower.at) } : {}),
-    airOut,
+    open: openOf(log, plant, from),
     ...(reached === undefined ? {} : { reached }),
+    ...(out ? { out: after(out) } : {}),
     cooling: out
       ? log.events.flatMap((e) =>
           e.is === 'reading' && (e.pressure ?? 0) > 0 && e.at > out ? [{ at: after(e.at, Date.parse(out)), value: e.pressure! }] : []
@@ -91,12 +88,28 @@ export function pastOf(log: Log): Past | undefined {
   };
 }
 
-/** When the needle passed working pressure: between the readings on either side by temperature, which rises evenly. */
-function toWorkingPressure(readings: readonly Read[], near: number, workingPressure: number): number {
-  const before = readings.findLast((r) => r.at < near && r.value < workingPressure);
+/** Holes as they were opened and shut; one that is told as opened and shut in one breath stood open for a moment. */
+function openOf({ events }: Log, plant: Plant, lit: number): Past['open'] {
+  const stands: Partial<Record<Hole, number>> = {};
+  const list: { at: number; area: number }[] = [];
+  const set = (at: number, hole: Hole, area: number) => {
+    stands[hole] = area;
+    list.push({ at: Math.max(0, at), area: Object.values(stands).reduce((a, x) => a + x, 0) });
+  };
+  events.forEach((e, i) => {
+    if (e.is !== 'valve' || !isHole(e.valve)) return;
+    const at = (Date.parse(e.at) - lit) / 1000;
+    set(at + (e.open === 0 && stands[e.valve] && events[i - 1]?.at === e.at ? brief : 0), e.valve, e.open * plant[e.valve]);
+  });
+  return list.sort((a, b) => a.at - b.at);
+}
+
+/** When the needle passed the pressure in steam: between the readings on either side by temperature, which rises evenly. */
+function toSteam(readings: readonly Read[], near: number, inSteam: number): number {
+  const before = readings.findLast((r) => r.at < near && r.value < inSteam);
   const past = readings.find((r) => r.at >= near);
   if (!past || !before || past.value <= before.value) return near;
   const T = (p: number) => saturationAtGauge(p as Gauge).T;
-  const share = (T(workingPressure) - T(before.value)) / (T(past.value) - T(before.value));
+  const share = (T(inSteam) - T(before.value)) / (T(past.value) - T(before.value));
   return before.at + Math.min(1.6, Math.max(0, share)) * (past.at - before.at);
 }

@@ -25,6 +25,8 @@ export interface Judged {
   readonly chapter: number;
   readonly leftOut: boolean;
   readonly fit: Fit;
+  /** Why nothing is learned from it, when its readings do not go together. */
+  readonly unreadable?: string;
   /** s from the match to working pressure. */
   readonly reached?: number;
   readonly expected: Band;

@@ -20,7 +20,7 @@ export function recordFigures(log: Log): Figure[] {
       worked: between(
         'raise',
         ['match', lit],
-        ['first pressure logged at 95 % of working pressure or more', up],
+        ['first pressure logged that was as good as in steam', up],
         'As close as the readings stand together: the pressure may have been there before it was looked at.'
       )
     });

@@ -1,8 +1,9 @@
+import { inSteamAt } from '../engine';
 import type { Log } from './fold';
 
 /** What the Logbook lists of a steaming that has ended: computed once, from the fold, when it is signed. */
 export interface Summary {
-  /** s from the match to 95 % of working pressure; null when it never got there. */
+  /** s from the match into steam; null when it never got there. */
   readonly raise: number | null;
   /** s from the match to the fire being out. */
   readonly inSteam: number | null;
@@ -22,10 +23,13 @@ const seconds = (from: string | undefined, to: string | undefined) =>
 /** When the match was first put to it. */
 export const litAt = ({ events }: Pick<Log, 'events'>): string | undefined => events.find((e) => e.is === 'fire' && e.act === 'light')?.at;
 
-/** When the pressure was first logged at 95 % of working pressure or more, with the fire lit. */
+/** A needle this near to it is as good as there. */
+const asGoodAs = 0.97;
+
+/** When the pressure was first logged as good as in steam, with the fire lit. */
 export const upAt = (log: Log): string | undefined => {
   const lit = litAt(log);
-  const near = log.context.fitOut.workingPressure * 0.95;
+  const near = inSteamAt(log.context.fitOut) * asGoodAs;
   return log.events.find((e) => e.is === 'reading' && (e.pressure ?? 0) >= near && (!lit || e.at > lit))?.at;
 };
 

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { duties } from '../sums';
 import { type DayPlan, type PlanProblem, planProblem } from './day';
 
 const instant = Joi.string().isoDate().messages({ '*': 'Give the time as 2026-06-13T11:00:00.000Z.' });
@@ -33,6 +34,7 @@ const schema = Joi.object({
     .messages({ 'array.min': 'Name who keeps it.', 'array.max': 'A sheet has room for twelve people.' }),
   water: Joi.number().min(274).max(372).default(283.15).messages({ '*': 'Water is filled in between 1 and 99 °C.' }),
   air: Joi.number().min(243).max(323).default(288.15).messages({ '*': 'Air lies between −30 and 50 °C.' }),
+  duty: Joi.valid(...Object.keys(duties)).messages({ '*': `Work of the day: ${Object.keys(duties).join(', ')}.` }),
   running: Joi.number().min(0).max(1440).default(120).messages({ '*': 'Running: 0 to 1440 minutes.' }),
   tests: Joi.array()
     .items(

@@ -1,3 +1,5 @@
+import type { Duty } from '../sums';
+
 /** What a day asks of one engine: stored with the planned steaming. */
 export interface DayPlan {
   /** When it is wanted in steam and proven, first to last; the first sets the raise. */
@@ -10,6 +12,8 @@ export interface DayPlan {
   readonly air: number;
   /** Minutes of running between the first and the last want. */
   readonly running: number;
+  /** How hard it works; as with passengers when nothing is said. */
+  readonly duty?: Duty;
   /** Tests due today besides the procedure's own. */
   readonly tests: readonly { readonly what: string; readonly minutes: number }[];
   /** Minutes that this plan gives a step instead of the library's, by key. */

@@ -222,7 +222,7 @@ describe('the day sheet', () => {
     ] as const) {
       const moved = of(from, to);
       expect(moved.begin).toBeGreaterThanOrEqual(to);
-      expect(moved.problems.join(' ')).toContain(`${keeper.name} is with another engine until {at:${to}}`);
+      expect(moved.problems.join(' ')).toContain(`${keeper.name} is with another engine until {at:${Math.round(to)}}`);
     }
     for (const other of [of(until, until + 60 * min), of(free.begin - 60 * min, free.begin - 30 * min)]) expect(other).toEqual(free);
     expect(of(free.light + min, until, helper.name).problems.join(' ')).not.toContain('another engine');
@@ -258,7 +258,7 @@ describe('the day sheet', () => {
     const done = (x: Sheet) => x.stations.flatMap((s) => (chores.has(s.key) ? [] : [s.key])).sort();
     expect(done(doubtful)).toEqual(done(sheet));
     expect(doubtful.problems.join(' ')).toContain('One time in ten');
-    expect(daySheet(open(Infinity)).problems.join(' ')).toContain('does not reach working pressure');
+    expect(daySheet(open(Infinity)).problems.join(' ')).toContain('does not come into steam');
     const under = { plan: dayOf(), done: new Set<string>(), now: clock('10:00'), litAt: clock('09:30') };
     expect(replan({ ...open(Infinity), ...under })).toBeUndefined();
     expect(replan({ ...open(1e9), ...under })!.ready).toBeGreaterThanOrEqual(clock('09:30') + henDay.raise.up.middle * 1000);

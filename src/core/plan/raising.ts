@@ -1,6 +1,6 @@
 import { type Plant, usualFill, energyAt, type EnergyTable } from '../boiler';
 import { ahead, type Band, type Heating, startRaise } from '../forecast';
-import type { FitOut } from '../engine';
+import { type FitOut, inSteamAt } from '../engine';
 import type { Procedure } from '../procedure';
 import { boilingAt } from '../steam';
 import { standardAtmosphere } from '../units';
@@ -8,16 +8,16 @@ import { standardAtmosphere } from '../units';
 /** The raise before it has begun: to each gate, in s after the match, early, middle and late. */
 export interface RaisePlan {
   readonly gates: readonly { readonly pressure: number; readonly band: Band }[];
-  /** To working pressure. */
+  /** To the pressure in steam. */
   readonly up: Band;
   /** After the fire is out: s until the pressure has fallen by itself, falling. */
   readonly cooling?: readonly { readonly pressure: number; readonly after: number }[];
 }
 
-/** The pressures that a procedure's steps wait for, rising, Pa at the gauge. */
-export const pressuresOf = (procedure: Procedure, workingPressure: number): number[] =>
-  [...new Set([...procedure.steps.flatMap((s) => s.gates.flatMap((g) => (g.kind === 'pressure' ? [g.atLeast] : []))), workingPressure])]
-    .filter((p) => p <= workingPressure * 1.0001)
+/** The pressures that a procedure's steps wait for on the way to steam, rising, Pa at the gauge. */
+export const pressuresOf = (procedure: Procedure, inSteam: number): number[] =>
+  [...new Set([...procedure.steps.flatMap((s) => s.gates.flatMap((g) => (g.kind === 'pressure' ? [g.atLeast] : []))), inSteam])]
+    .filter((p) => p <= inSteam * 1.0001)
     .sort((a, b) => a - b);
 
 /**
@@ -31,7 +31,7 @@ export function planRaise(
   plant: Plant,
   heating: Heating,
   { water, air, kg }: { water: number; air: number; kg?: number },
-  gates: readonly number[] = pressuresOf(procedure, fitOut.workingPressure)
+  gates: readonly number[] = pressuresOf(procedure, inSteamAt(fitOut))
 ): RaisePlan {
   const filter = startRaise({
     plant,
@@ -46,7 +46,7 @@ export function planRaise(
   return {
     gates: gates.map((pressure, i) => ({ pressure, band: bands[i]! })),
     up: bands.at(-1)!,
-    cooling: cooling(plant, filter.table, air, fitOut.workingPressure, fallsTo(procedure))
+    cooling: cooling(plant, filter.table, air, inSteamAt(fitOut), fallsTo(procedure))
   };
 }
 
@@ -57,11 +57,11 @@ const fallsTo = (procedure: Procedure): number[] =>
   );
 
 /**
- * How long a boiler at working pressure takes to come down by itself: its energy over what it loses to the air, dt = dE / UA(T − Tair).
+ * How long a boiler in steam takes to come down by itself: its energy over what it loses to the air, dt = dE / UA(T − Tair).
  * @param air K @param to pressures at the gauge, falling, Pa
  */
-function cooling(plant: Plant, table: EnergyTable, air: number, workingPressure: number, to: readonly number[]): RaisePlan['cooling'] {
-  let T = boilingAt(workingPressure + standardAtmosphere);
+function cooling(plant: Plant, table: EnergyTable, air: number, inSteam: number, to: readonly number[]): RaisePlan['cooling'] {
+  let T = boilingAt(inSteam + standardAtmosphere);
   let after = 0;
   return to.map((pressure) => {
     const low = boilingAt(Math.max(0, pressure) + standardAtmosphere);

@@ -105,16 +105,14 @@ export function daySheet(input: SheetInput): Sheet {
   const problems: string[] = [];
   if (raise.up.sure < 0.5)
     problems.push(
-      'By what is known of this engine it does not reach working pressure within nine hours: look at its fire, its water and its figures.'
+      'By what is known of this engine it does not come into steam within nine hours: look at its fire, its water and its figures.'
     );
   else if (raise.up.late === Infinity)
-    problems.push(
-      'One time in ten this engine does not reach working pressure: the times below count on the usual day, not on a late one.'
-    );
+    problems.push('One time in ten this engine does not come into steam: the times below count on the usual day, not on a late one.');
   if (late) {
     const arrives = keeper.from ? Date.parse(keeper.from) : undefined;
     const needs = Math.round((s.ready - s.placed[0]!.start) / 60);
-    if (elsewhere) problems.push(`${keeper.name} is with another engine until {at:${elsewhere}}: a lit fire is not left.`);
+    if (elsewhere) problems.push(`${keeper.name} is with another engine until {at:${Math.round(elsewhere)}}: a lit fire is not left.`);
     problems.push(
       arrives !== undefined && arrives > wanted
         ? `${keeper.name} arrives after steam is wanted. The earliest is {at:${ready}}.`

@@ -5,7 +5,7 @@ import { type Fit, heatingFrom, widthFrom } from '../learn';
 import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
 import { type Kit, kitFor } from './kit';
-import { dayNeeds, fillOf, fuelAndWater, type Level, needsPair, type Pair, startingSum, type Used, usualReserve } from '../sums';
+import { dayNeeds, usualDuty, fillOf, fuelAndWater, type Level, needsPair, type Pair, startingSum, type Used, usualReserve } from '../sums';
 import type { Figure } from '../units';
 import { withFill } from './fill';
 import { planRaise, type RaisePlan } from './raising';
@@ -60,7 +60,10 @@ export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine =
     ...(needsPair(fitOut)
       ? { pair: fuelAndWater({ fill, charge: null, reserve: usualReserve, water: plan.water, air: plan.air }, { fitOut, plant }) }
       : {}),
-    needs: dayNeeds({ running: plan.running * 60, fill, water: plan.water, air: plan.air }, { fitOut, plant, used }),
+    needs: dayNeeds(
+      { running: plan.running * 60, fill, duty: plan.duty ?? usualDuty, water: plan.water, air: plan.air },
+      { fitOut, plant, used }
+    ),
     kit: kitFor(fitOut, procedure)
   };
 }

@@ -2,7 +2,8 @@ import { startDepth } from '../boiler';
 import { type FuelName, fuels, type Grate } from '../firing';
 import { saturationAtGauge } from '../steam';
 import { above, type Gauge, given, line, over, plus, times, workedFrom, type WorkedStep } from '../units';
-import { type Day, dayInputs, runningOf, spare, steamOf, usualDay } from './day';
+import { type Day, dayInputs, runningOf, spare, usualDay } from './day';
+import { besides, demandOf } from './demand';
 import { type Given, type Sum, sum } from './sum';
 
 /** What a fire on a grate needs: each is worked from its grate. */
@@ -71,7 +72,7 @@ export const coal = onGrate(
   (fire) => `Coal: ${fire.fuel}`,
   (grate, day, engine) => {
     const weighed = (engine.used ?? []).filter((p) => p.fuel > 0 && p.inSteam > 0);
-    const { made, used } = steamOf(engine);
+    const { lines, hour } = demandOf(engine, day.duty);
     const s = saturationAtGauge(engine.fitOut.workingPressure as Gauge);
     const burnt = weighed.length
       ? line(
@@ -93,7 +94,7 @@ export const coal = onGrate(
           'burnt while running',
           'mass flow',
           over(
-            times(made, used, given('heat of a kilogram of steam', s.hg - 60e3, 'heat of fuel', 'steam tables')),
+            times(hour, besides(), given('heat of a kilogram of steam', s.hg - 60e3, 'heat of fuel', 'steam tables')),
             times(
               given('share that reaches the water', 0.48, 'share', 'class default'),
               given('heat of the fuel', fuels[grate.fuel].heat, 'heat of fuel', 'class default')
@@ -102,6 +103,7 @@ export const coal = onGrate(
         );
     const bed = layer('one bed', grate, grate.fuel, 5);
     return [
+      ...(weighed.length ? [] : lines),
       bed,
       burnt,
       line(

@@ -1,6 +1,8 @@
 import type { FitOut } from '../engine';
 import { group, type Infer, quantity } from '../form';
 import { given, greater, line, over, roundedUp, times, above, type WorkedInput, type WorkedStep } from '../units';
+import { dutyField } from './demand';
+import { usualDuty } from './duties';
 import { fillOf, startingSum } from './start';
 import { conditions, type Given, usualConditions } from './sum';
 
@@ -8,6 +10,7 @@ import { conditions, type Given, usualConditions } from './sum';
 export const dayInputs = group('A day', {
   running: quantity('Running', 'time', 0, 24 * 3600),
   fill: quantity('First fill', 'volume', 1e-6, 5),
+  duty: dutyField,
   ...conditions
 });
 export type Day = Infer<typeof dayInputs>;
@@ -16,6 +19,7 @@ export type Day = Infer<typeof dayInputs>;
 export const usualDay = (engine: Given): Day => ({
   running: 7200,
   fill: fillOf(startingSum(engine), engine.plant),
+  duty: usualDuty,
   ...usualConditions
 });
 
@@ -24,11 +28,8 @@ export const runningOf = (day: Day): WorkedInput => given('running', day.running
 export const fillIn = (day: Day): WorkedInput => given('first fill', day.fill, 'volume', 'given');
 export const coldWeight = given('weight of cold water', 1000, 'density', 'steam tables');
 
-/** Steam that ordinary running takes of what the fire makes. */
-export const steamOf = ({ plant }: Given) => ({
-  made: given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default'),
-  used: given('share used in ordinary running', 0.45, 'share', 'class default')
-});
+/** Steam that a set fire makes, whether the engine uses it or its valves blow it off. */
+export const steamMade = ({ plant }: Given) => given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default');
 
 /** Whether anything can be fed while there is pressure. */
 export const canBeFed = (f: FitOut): boolean => f.feeds.some((x) => x.plumbed && x.kind !== 'bottle');
@@ -44,7 +45,7 @@ export function fillings(day: Day, engine: Given): { readonly lines: readonly Wo
           'time',
           greater(
             given('five minutes', 300, 'time', 'class default'),
-            over(times(fillIn(day), given('part that may go', 0.45, 'share', 'class default'), coldWeight), steamOf(engine).made)
+            over(times(fillIn(day), given('part that may go', 0.45, 'share', 'class default'), coldWeight), steamMade(engine))
           )
         )
       : undefined;

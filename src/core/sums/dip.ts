@@ -86,6 +86,7 @@ export function dip({ water, gauge, fed, feedAt, heat, air }: Infer<typeof input
 export const slug = sum({
   key: 'slug',
   name: 'Pressure after a slug of cold water',
+  asks: 'What will a slug of cold water cost?',
   when: ({ fitOut }) => canBeFed(fitOut),
   inputs,
   usual: ({ fitOut, plant }) => {

@@ -1,22 +1,33 @@
 import type { Group, Infer } from '../form';
 import type { Figure } from '../units';
+import { endurance, equivalent } from './burning';
 import { charges } from './charges';
 import { coal, lightingFluidFor, startFuelFor } from './coal';
+import { meanPressureSum, power, steamUsed } from './cylinders';
 import type { Day, dayInputs } from './day';
 import { slug } from './dip';
 import { drawings } from './drawing';
 import { gas } from './gas';
+import { condensate, evaporation, feedHeat, fuelForSteam, gasTime } from './heat';
+import { gaugeAgainstThermometer, thermostat, thermostatFor } from './instruments';
 import { motionOil, steamOil } from './oil';
 import { pair } from './pair';
+import { accumulation, hydraulic } from './pressure-tests';
+import { enginePump, handStrokes, injectorDelivery, injectorLimit } from './pumps';
+import { dissolved, onceBlownDown, steadyBlowDown, treatment } from './solids';
 import { coldFill, start } from './start';
 import type { Given, Sum } from './sum';
+import { adhesion, drawbar, load, scaleSpeed, tractiveEffort, turnsFromTaps } from './traction';
+import { valveBore, valveDischarge } from './valve';
 import { water } from './water';
 
 export { type Dip, dip } from './dip';
 export { fuelAndWater, needsPair, type Pair, usualPair, usualReserve } from './pair';
 export { fillOf, type Level, startingSum } from './start';
 export type { Day } from './day';
-export type { Given, Used } from './sum';
+export { demandOf } from './demand';
+export { duties, type Duty, usualDuty } from './duties';
+export type { Given, Sum, Used } from './sum';
 
 /** Shown with an engine's figures, in the order in which they are read. A new sum is a file and a row in one of these. */
 const engineSums: readonly Sum[] = [start, coldFill, ...drawings];
@@ -24,9 +35,32 @@ const engineSums: readonly Sum[] = [start, coldFill, ...drawings];
 const daySums: readonly Sum<typeof dayInputs>[] = [water, startFuelFor, lightingFluidFor, coal, gas, charges, steamOil, motionOil];
 /** Worked only where somebody asks. */
 const askedSums: readonly Sum[] = [pair, slug];
+/** The bench: on their own, by what people ask. */
+const bench: Readonly<Record<string, readonly Sum[]>> = {
+  Feeding: [enginePump, handStrokes, injectorDelivery, injectorLimit, slug, endurance],
+  'Valves and tests': [valveDischarge, valveBore, accumulation, hydraulic, gaugeAgainstThermometer],
+  'Fire and fuel': [evaporation, fuelForSteam, feedHeat, gasTime, equivalent, pair, thermostat, thermostatFor],
+  'The engine at work': [power, meanPressureSum, steamUsed, condensate, turnsFromTaps],
+  'On the track': [tractiveEffort, adhesion, load, drawbar, scaleSpeed],
+  Water: [dissolved, steadyBlowDown, onceBlownDown, treatment]
+};
 
 /** Every sum an operator asks for, by where it is shown. */
-export const sums: Readonly<Record<'engine' | 'day' | 'asked', readonly Sum[]>> = { engine: engineSums, day: daySums, asked: askedSums };
+export const sums: Readonly<Record<'engine' | 'day' | 'asked' | 'bench', readonly Sum[]>> = {
+  engine: engineSums,
+  day: daySums,
+  asked: askedSums,
+  bench: Object.values(bench)
+    .flat()
+    .filter((s) => !askedSums.includes(s))
+};
+/** The bench's index. */
+export const benchIndex = bench;
+/** A sum of the bench by its key. */
+export const benchSum = (key: string): Sum | undefined =>
+  Object.values(bench)
+    .flat()
+    .find((s) => s.key === key);
 
 const figure = <G extends Group>(s: Sum<G>, said: Infer<G>, given: Given): Figure => ({
   key: s.key,

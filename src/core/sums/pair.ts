@@ -127,6 +127,7 @@ export const usualPair = (given: Given): Infer<typeof inputs> => ({
 export const pair = sum({
   key: 'pair',
   name: 'Largest charge that ends before the water',
+  asks: 'How much fuel may I fill in?',
   when: ({ fitOut }) => needsPair(fitOut),
   inputs,
   usual: usualPair,

@@ -79,7 +79,7 @@ function feedGap({ fitOut, plant }: Given, { water: fillAt, air }: Asked, tests:
   const able = fitOut.feeds.filter((f) => f.plumbed && f.kind !== 'bottle');
   const standing = able.filter((f) => !f.turning).sort((a, b) => a.from - b.from)[0];
   const feed = standing ?? able[0];
-  const reached = rising.moments.find((m) => m.gauge >= Math.max(feed?.from ?? fitOut.workingPressure, 1));
+  const reached = rising.moments.find((m) => m.gauge >= Math.max(feed?.from ?? plant.inSteam, 1));
   const moment = standing && reached ? reached : (rising.moments.at(-1) ?? rising.moments[0]!);
   const told = [
     given('water filled in', water, 'mass', 'geometry'),

@@ -22,6 +22,8 @@ export interface Given {
 export interface Sum<G extends Group = Group> {
   readonly key: string;
   readonly name: string;
+  /** The question as people ask it, where it has a place on the bench. */
+  readonly asks?: string;
   /** Whether it means anything for this engine; for every one when left out. */
   readonly when?: (given: Given) => boolean;
   /** What it is called for this engine, where that says more than its name. */

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { plantOf, waterAtGlass } from '../boiler';
 import { type FitOut, hotFor, patterns } from '../engine';
 import { psi } from '../units';
-import { dayNeeds, dip, fillOf, fuelAndWater, type Given, needsPair, startingSum, type Used, usualPair } from '.';
+import { usualTurns } from './demand';
+import { dayNeeds, demandOf, dip, fillOf, fuelAndWater, type Given, needsPair, startingSum, type Used, usualPair } from '.';
 
 const fitOf = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
 const engineOf = (fitOut: FitOut, own = {}): Given => ({ fitOut, plant: plantOf(fitOut, own) });
@@ -92,9 +93,62 @@ describe('fuel and water that end together', () => {
   });
 });
 
+describe('the use of steam', () => {
+  const kgh = (kilogramsASecond: number) => kilogramsASecond * 3600;
+  const two = {
+    ...tender.fitOut,
+    workingPressure: psi(90),
+    cylinders: { ...tender.fitOut.cylinders, count: 2, bore: 0.038, stroke: 0.057, doubleActing: true }
+  };
+  it('two cylinders 38 × 57 with passengers, 250 a minute: about 6 kg/h moving, 4 over the hour', () => {
+    const { moving, hour } = demandOf(engineOf(two), 'passengers');
+    expect(kgh(moving.value)).toBeCloseTo(6.2, 0);
+    expect(kgh(hour.value)).toBeCloseTo(4.1, 0);
+    expect(hour.value / moving.value).toBeCloseTo(0.65, 9);
+  });
+  it('is less on a light day and more on a hard one; as the cylinders, their number and their sides', () => {
+    const [light, passengers, hard] = (['light', 'passengers', 'hard'] as const).map((d) => demandOf(engineOf(two), d).hour.value);
+    expect(light!).toBeLessThan(0.45 * passengers!);
+    expect(hard!).toBeGreaterThan(1.7 * passengers!);
+    const of = (more: object) =>
+      demandOf(engineOf({ ...two, cylinders: { ...two.cylinders, ...more } })).moving.value / demandOf(engineOf(two)).moving.value;
+    expect(of({ count: 1 })).toBeCloseTo(0.5, 9);
+    expect(of({ doubleActing: false })).toBeCloseTo(0.5, 9);
+    expect(of({ bore: 0.076 })).toBeCloseTo(4, 9);
+    expect(of({ stroke: 0.114 })).toBeCloseTo(2, 9);
+  });
+  it('a fire that is set gives what it gives: no engine uses more than its burner makes', () => {
+    const big = { ...rail.fitOut, cylinders: { ...rail.fitOut.cylinders, bore: 0.05, stroke: 0.05 } };
+    expect(demandOf(engineOf(big)).moving.value).toBe(plantOf(big).ratedSteam);
+    expect(demandOf(rail).moving.value).toBeLessThanOrEqual(rail.plant.ratedSteam);
+  });
+  it('turns by what it is', () => {
+    expect(
+      [
+        usualTurns({ kind: 'tank locomotive', size: 'medium' }),
+        usualTurns({ kind: 'tender locomotive', size: 'full' }),
+        usualTurns({ kind: 'road engine', size: 'medium' }),
+        usualTurns({ kind: 'portable', size: 'full' }),
+        usualTurns({ kind: 'stationary plant', size: 'full' }),
+        usualTurns({ kind: 'stationary plant', size: 'medium' }),
+        usualTurns({ kind: 'launch plant', size: 'small' })
+      ].map((x) => Math.round(x * 60))
+    ).toEqual([250, 120, 150, 120, 100, 150, 250]);
+  });
+  it('a day’s water, coal and the forecast of its water read this one figure', () => {
+    const day = { running: 3600, fill: 0.003, duty: 'hard', water: 283, air: 288 } as const;
+    const { hour } = demandOf(engineOf(two), 'hard');
+    const steps = (key: string) => dayNeeds(day, engineOf(two)).find((f) => f.key === key)!.worked.steps;
+    const of = (key: string, name: string) => steps(key).find((s) => s.result.name === name)!.result.value;
+    expect(of('water', 'used over the hour')).toBe(hour.value);
+    expect(of('fuel', 'used over the hour')).toBe(hour.value);
+    expect(of('water', 'evaporated while running')).toBeCloseTo((3600 * hour.value * 1.2) / 1000, 12);
+  });
+});
+
 describe('what a day needs', () => {
   const day = (engine: Given, running = 7200) =>
-    dayNeeds({ running, fill: fillOf(startingSum(engine), engine.plant), water: 283.15, air: 288.15 }, engine);
+    dayNeeds({ running, fill: fillOf(startingSum(engine), engine.plant), duty: 'passengers', water: 283.15, air: 288.15 }, engine);
   const need = (engine: Given, key: string, running?: number) => day(engine, running).find((f) => f.key === key)!.worked;
   const lineOf = (engine: Given, key: string, name: string, running?: number) =>
     need(engine, key, running).steps.find((s) => s.result.name === name)!.result.value;
@@ -146,7 +200,7 @@ describe('what a day needs', () => {
 
   it('water that is fed is what is filled, boiled away at the rate of running, blown down, and fed at the end', () => {
     const fill = fillOf(startingSum(hen), hen.plant);
-    const boiled = (7200 * hen.plant.ratedSteam * 0.45) / 1000;
+    const boiled = (7200 * demandOf(hen).hour.value * 1.2) / 1000;
     const down = hen.fitOut.blowDown ? 0.1 * hen.plant.vessel.room : 0;
     expect(need(hen, 'water').value).toBeCloseTo(fill + boiled + down + 0.3 * fill, 9);
   });

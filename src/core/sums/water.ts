@@ -1,5 +1,6 @@
 import { above, given, line, plus, times, over, workedFrom } from '../units';
-import { canBeFed, coldWeight, dayInputs, fillIn, fillings, runningOf, steamOf, usualDay } from './day';
+import { canBeFed, coldWeight, dayInputs, fillIn, fillings, runningOf, usualDay } from './day';
+import { besides, demandOf } from './demand';
 import { sum } from './sum';
 
 /** Water for a day: what is filled in, boiled away, blown down and fed at the end; or a fill for each run. */
@@ -22,9 +23,9 @@ export const water = sum({
           : 'Nothing is fed under pressure: each further run needs another fill.'
       );
     }
-    const { made, used } = steamOf(engine);
+    const { lines, hour } = demandOf(engine, day.duty);
     const parts = [
-      line('evaporated while running', 'volume', over(times(runningOf(day), made, used), coldWeight)),
+      line('evaporated while running', 'volume', over(times(runningOf(day), hour, besides()), coldWeight)),
       ...(fitOut.blowDown
         ? [
             line(
@@ -39,6 +40,6 @@ export const water = sum({
         : []),
       line('filling the glass at the end', 'volume', times(fill, given('part fed at the end', 0.3, 'share', 'class default')))
     ];
-    return workedFrom([...parts, line('for the day', 'volume', plus(fill, ...parts.map(above)))], 'estimate');
+    return workedFrom([...lines, ...parts, line('for the day', 'volume', plus(fill, ...parts.map(above)))], 'estimate');
   }
 });

@@ -130,6 +130,31 @@ const models: Record<string, (told: Record<string, number>, engine: Given, kind:
     const brought = x.fed! * feedEnthalpy(x['feed water']!);
     return energyAt(energyTable(plant.vessel, had.water + x.fed!), T) - energyOf(plant.vessel, had) - brought;
   },
+  'heat of a kilogram of steam at that pressure (IAPWS-IF97)': (x) => saturationAtGauge(x['boiler pressure'] as Gauge).hg,
+  'heat of a kilogram of boiling water at that pressure (IAPWS-IF97)': (x) => saturationAtGauge(x['boiler pressure'] as Gauge).hf,
+  'heat of a kilogram of water, of the feed water (IAPWS-IF97)': (x) => feedEnthalpy(x['feed water']!),
+  'heat of a kilogram of water, of the hottest delivery (IAPWS-IF97)': (x) => feedEnthalpy(x['hottest delivery']!),
+  // Backwards: the heat of water of the temperature that was said is the heat that was told.
+  'boiling temperature at the pressure that is let in (IAPWS-IF97)': (x) => saturationAtGauge(x['steam let in at'] as Gauge).T,
+  'heat that steam gives as it condenses at that pressure (IAPWS-IF97)': (x) => {
+    const s = saturationAtGauge(x['steam let in at'] as Gauge);
+    return s.hg - s.hf;
+  },
+  'natural logarithm of that': (x) => Math.log(x.expands!),
+  'weight of a volume of steam at that pressure (IAPWS-IF97)': (x) => 1 / saturationAtGauge(Object.values(x)[0] as Gauge).vg,
+  'weight of a volume of steam at the back pressure (IAPWS-IF97)': (x) => 1 / saturationAtGauge(x['back pressure'] as Gauge).vg,
+  'pressure of steam at that temperature, over nothing (IAPWS-IF97)': (x) => saturationPressure(Object.values(x)[0]!),
+  'boiling temperature at that pressure, over nothing (IAPWS-IF97)': (x) => boilingAt(x['over nothing']!),
+  'temperature of water that holds that heat (IAPWS-IF97)': (x) => {
+    const h = Object.values(x)[0]!;
+    let [low, high] = [273.16, 600];
+    for (let i = 0; i < 80; i++) {
+      const middle = (low + high) / 2;
+      if (feedEnthalpy(middle) < h) low = middle;
+      else high = middle;
+    }
+    return low;
+  },
   'pressure of steam at that temperature (IAPWS-IF97)': (x) => Math.max(0, saturationPressure(x['just after']!) - 101325)
 };
 /** Answers of a table between kelvins, or of a heat that is taken as constant here, lie as near as that. */
@@ -177,6 +202,7 @@ function reworked({ steps, value, kind }: Worked, engine: Given, what: string, r
 /** Anything that the fields of a group take. */
 const within = (field: Field): fc.Arbitrary<unknown> => {
   if (field.type === 'group') return fc.record(Object.fromEntries(Object.entries(field.fields).map(([key, f]) => [key, within(f)])));
+  if (field.type === 'choice') return fc.constantFrom(...Object.keys(field.options));
   if (field.type !== 'quantity' && field.type !== 'number') throw new Error(`no sum asks with a ${field.type} yet`);
   const some = fc.double({ min: field.min, max: field.max, noNaN: true });
   return field.type === 'quantity' && field.optional ? fc.option(some) : some;
@@ -273,7 +299,7 @@ describe('a working is the sum', () => {
     for (const engine of engines)
       for (const list of [
         engineFigures(engine),
-        dayNeeds({ running: 7200, fill: fillOf(startingSum(engine), engine.plant), water: 284, air: 286 }, engine)
+        dayNeeds({ running: 7200, fill: fillOf(startingSum(engine), engine.plant), duty: 'passengers', water: 284, air: 286 }, engine)
       ])
         expect(new Set(list.map((f) => f.key)).size).toBe(list.length);
   });

@@ -98,6 +98,12 @@ export const quantities = {
   'flow through an area': { name: 'flow through an area', units: { 'kg/(s·m²)': unit(1, 0, 'kg/(s·m²)') } },
   draught: { name: 'draught', units: { Pa: unit(1, 0, 'Pa', 'pascal', 'pascals') } },
   speed: { name: 'speed', units: { 'm/s': unit(1, 1, 'm/s') } },
+  force: { name: 'force', units: { N: unit(1, 0, 'N', 'n', 'newton', 'newtons'), lbf: unit(4.4482216153, 1, 'lbf', 'poundsforce') } },
+  'heat of a weight': { name: 'heat of a weight', units: { 'kJ/kg': unit(1e3, 1, 'kJ/kg', 'kj/kg') } },
+  dissolved: { name: 'weight of solids in a volume', units: { 'mg/l': unit(1e-3, 0, 'mg/l', 'ppm', 'milligramsalitre') } },
+  turns: { name: 'speed of turning', units: { 'rev/min': unit(1 / 60, 0, 'rev/min', 'rpm', 'revs', 'revolutions', 'turns', 'aminute') } },
+  travel: { name: 'speed', units: { 'km/h': unit(1 / 3.6, 1, 'km/h', 'kmh', 'kph'), mph: unit(0.44704, 1, 'mph', 'milesanhour') } },
+  'steam for work': { name: 'steam for work', units: { 'kg/kWh': unit(1 / 3.6e6, 1, 'kg/kWh') } },
   angle: { name: 'angle', units: { '°': unit(Math.PI / 180, 0, '°', 'deg', 'degrees') } }
 } as const satisfies Record<string, QuantityRow>;
 
@@ -126,6 +132,10 @@ export function chosenUnit(quantity: Quantity, choice: UnitChoice): string {
       return choice[quantity];
     case 'flow':
       return choice.volume === 'gal' ? 'gal/h' : 'l/h';
+    case 'force':
+      return choice.mass === 'lb' ? 'lbf' : 'N';
+    case 'travel':
+      return choice.length === 'in' ? 'mph' : 'km/h';
     default:
       return Object.keys(quantities[quantity].units)[0]!;
   }

@@ -60,7 +60,7 @@
     {/each}
   </svg>
 </div>
-<p class="second">Minutes to working pressure. Bar: expected before the match, eight times in ten.</p>
+<p class="second">Minutes from the match into steam. Bar: expected before the match, eight times in ten.</p>
 
 <style>
   .band {

@@ -171,7 +171,7 @@
                 ><td colspan="7">{day(learned.chapters[next.chapter]!.from)}: {learned.chapters[next.chapter]!.why}</td></tr
               >{/if}
             <tr
-              class:out={r.leftOut}
+              class:out={r.leftOut || r.unreadable}
               class:on={pointed === r.id}
               onpointerenter={() => (pointed = r.id)}
               onpointerleave={() => (pointed = undefined)}
@@ -182,8 +182,12 @@
                 >{minutes(r.expected.middle)} <span class="second">({minutes(r.expected.early)}–{minutes(r.expected.late)})</span></td
               >
               <td class="num">{r.reached === undefined ? '–' : minutes(r.reached)}</td>
-              <td class:second={r.held !== false}>{r.reached === undefined ? 'not logged' : r.held ? 'held' : '▲ outside'}</td>
-              <td class="num">{workedText(Math.exp(r.fit.lnHeat.value), 'power', units)}</td>
+              <td class:second={r.held !== false}
+                >{r.reached === undefined ? 'not logged' : r.held ? 'held' : '▲ outside'}{#if r.unreadable}<br /><span class="second"
+                    >not learned from: {r.unreadable}</span
+                  >{/if}</td
+              >
+              <td class="num">{workedText(Math.exp(r.fit.lnMean.value), 'power', units)}</td>
               {#if may}<td class="num"
                   ><button class="quiet" onclick={() => leave(r.id)}>{r.leftOut ? 'count it again' : 'leave it out'}</button></td
                 >{/if}

@@ -1,5 +1,5 @@
 import { moment } from './when';
-import { print, printGlass, printText, type Quantity, thin, type UnitChoice, type Kind } from '$core/units';
+import { fromSi, print, printGlass, printText, type Quantity, thin, type UnitChoice, type Kind } from '$core/units';
 
 /** A worked value as it is read: in the reader's units, a glass as a fraction, a ratio with the places that matter. */
 export function workedText(value: number, kind: Kind, units: UnitChoice): string {
@@ -20,6 +20,13 @@ export function workedText(value: number, kind: Kind, units: UnitChoice): string
       return moment(value * 1000);
     case 'count':
       return String(Math.round(value));
+    case 'length': {
+      const { unit } = print(value, 'length', units);
+      // Small parts are made to hundredths of a millimetre.
+      return unit === 'm' || Math.abs(value) >= 0.1
+        ? printText(value, 'length', units)
+        : `${Number(fromSi(value, 'length', unit).toFixed(unit === 'mm' ? 2 : 3))}${thin}${unit}`;
+    }
     default:
       return printText(value, kind as Quantity, units, kind === 'volume' && print(value, 'volume', units).unit === 'ml' ? 0 : undefined);
   }

@@ -1,4 +1,4 @@
-import type { FitOut } from '../../engine';
+import { type FitOut, inSteamAt } from '../../engine';
 import { mark, psi } from '../../units';
 import type { Gate } from '../step';
 
@@ -41,7 +41,9 @@ export const byHose = (f: FitOut) => f.size === 'full';
 export const p = (pascal: number) => mark(pascal, 'pressure');
 export const names = (list: readonly { name: string }[]) => list.map((x) => x.name.toLowerCase()).join(', ');
 export const at = (pascal: number): readonly Gate[] => [{ kind: 'pressure', atLeast: pascal }];
-export const wp = (f: FitOut, share = 1) => at(Math.round((f.workingPressure * share) / psi(1)) * psi(1));
+/** A share of working pressure in whole psi, and never more than an engine whose valves lift early comes to. */
+export const wp = (f: FitOut, share = 1) =>
+  at(Math.min(Math.round((f.workingPressure * share) / psi(1)), Math.floor(inSteamAt(f) / psi(1))) * psi(1));
 /** Pressure at which the blower takes over from the fan: the owner's own figure, or 30 psi; late is half working pressure. */
 export const changeover = (f: FitOut): number =>
   f.fire.with !== 'solid'

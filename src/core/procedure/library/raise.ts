@@ -18,7 +18,8 @@ import {
   road,
   solid,
   spirit,
-  wheels
+  wheels,
+  wp
 } from './fits';
 
 /** From fire to working pressure. Temperature rises evenly; the needle sits still and then runs away. */
@@ -209,7 +210,7 @@ export const raise: readonly StepRule[] = [
     what: 'Blower down as pressure nears working pressure',
     how: (f) => `From about ${p(f.workingPressure * 0.85)}: blower to a whisper${damper(f) ? ', damper half' : ''}.`,
     why: 'The fire goes on giving after you stop asking. Stop asking early.',
-    gates: (f) => at(Math.round((f.workingPressure * 0.85) / psi(1)) * psi(1)),
+    gates: (f) => wp(f, 0.85),
     sets: (f) => [
       { valve: 'blower', open: 0.25, down: true },
       ...(damper(f) ? [{ valve: 'damper' as const, open: 0.5, down: true as const }] : [])
@@ -222,7 +223,7 @@ export const raise: readonly StepRule[] = [
     what: 'Burner to running setting',
     how: 'Down until the safety valve is just quiet.',
     why: 'Gas blown off through the valve is gas not used.',
-    gates: (f) => (f.gauge ? at(Math.round((f.workingPressure * 0.9) / psi(1)) * psi(1)) : []),
+    gates: (f) => (f.gauge ? wp(f, 0.9) : []),
     minutes: 1
   },
   {
@@ -232,7 +233,7 @@ export const raise: readonly StepRule[] = [
     how: 'The light goes out, the pressure holds, the light comes back.',
     why: 'One that does not let go is stopped at the socket.',
     sees: 'thermostat cycling',
-    gates: (f) => at(Math.round((f.workingPressure * 0.8) / psi(1)) * psi(1)),
+    gates: (f) => wp(f, 0.8),
     minutes: 2
   },
   {
@@ -250,7 +251,7 @@ export const raise: readonly StepRule[] = [
     what: 'Look round again near working pressure',
     how: 'The same joints as before. What took up, what did not.',
     why: 'What still leaks now is a fault: write it down with the pressure.',
-    gates: (f) => at(Math.round((f.workingPressure * 0.9) / psi(1)) * psi(1)),
+    gates: (f) => wp(f, 0.9),
     minutes: 3
   },
   {
@@ -261,7 +262,7 @@ export const raise: readonly StepRule[] = [
       `It should stand near ${printGlass(f.levels.wanted)}. At ${printGlass(f.levels.lowest)} or less, feed before anything else.`,
     why: 'Water has swollen with the heat. What the glass shows now is the first level that counts.',
     evidence: 'glass reading',
-    gates: (f) => (f.gauge ? at(Math.round((f.workingPressure * 0.8) / psi(1)) * psi(1)) : []),
+    gates: (f) => (f.gauge ? wp(f, 0.8) : []),
     minutes: 1
   },
   {

@@ -1,0 +1,81 @@
+import type { FitOut } from '../engine';
+import { choice } from '../form';
+import { saturationAtGauge } from '../steam';
+import { above, asked, type Gauge, given, lesser, line, minus, plus, times, type WorkedInput, type WorkedStep } from '../units';
+import { duties, type Duty, usualDuty } from './duties';
+import type { Given } from './sum';
+import { plain, quarterPi, rule } from './words';
+
+export const dutyField = choice('Work of the day', {
+  light: 'light: moving four tenths of the time, easy',
+  passengers: 'passengers: moving two thirds of the time',
+  hard: 'hard: moving nearly all the time, well open'
+});
+
+/** Turns a second at an ordinary pace, by what it is: small wheels turn fast. */
+export function usualTurns({ kind, size }: Pick<FitOut, 'kind' | 'size'>): number {
+  if (kind === 'road engine' || kind === 'portable') return (size === 'full' ? 120 : 150) / 60;
+  if (kind === 'tank locomotive' || kind === 'tender locomotive') return (size === 'full' ? 120 : 250) / 60;
+  return (size === 'full' ? 100 : size === 'medium' ? 150 : 250) / 60;
+}
+
+export interface Demand {
+  readonly lines: readonly WorkedStep[];
+  /** While it moves, and over the hour, kg/s. */
+  readonly moving: WorkedInput;
+  readonly hour: WorkedInput;
+}
+
+/**
+ * THE use of steam: from the cylinders and the day's duty. Quantities, tank, water, fuel and the forecast of the water read this and
+ * nothing else. Displacement to cut-off and clearance, less what the clearance holds of the last stroke, × 1.6 for what condenses on the
+ * way; by the turns; by the share of the hour in which it moves.
+ */
+export function demandOf({ fitOut: f, plant }: Pick<Given, 'fitOut' | 'plant'>, duty: Duty = usualDuty): Demand {
+  const { cylinders: c } = f;
+  const d = duties[duty];
+  const from = `a day’s work: ${duty}`;
+  const bore = given('bore', c.bore, 'length', 'fit-out');
+  const [cutOff, clearance] = [rule(`cut-off, ${from}`, d.cutOff, 'ratio'), rule('clearance', 0.08, 'ratio')];
+  const chest = line(
+    'pressure in the chest',
+    'pressure',
+    times(given('working pressure', f.workingPressure, 'pressure', 'fit-out'), rule(`of it in the chest, ${from}`, d.chest, 'ratio'))
+  );
+  const weight = (name: string, gauge: number, of: WorkedInput) =>
+    asked(name, 'density', 'weight of a volume of steam at that pressure (IAPWS-IF97)', 1 / saturationAtGauge(gauge as Gauge).vg, [of]);
+  const fresh = weight('weight of the steam', chest.result.value, above(chest));
+  const back = rule('back pressure', 1e4, 'pressure');
+  const left = weight('weight of what is left', back.value, back);
+  const taken = line('let in', 'density', minus(times(above(fresh), plus(cutOff, clearance)), times(above(left), clearance)));
+  const turn = line(
+    'a turn',
+    'mass',
+    times(
+      quarterPi(),
+      bore,
+      bore,
+      given('stroke', c.stroke, 'length', 'fit-out'),
+      given('sides that take steam', c.doubleActing ? 2 : 1, 'count', 'fit-out'),
+      given('cylinders', c.count, 'count', 'fit-out'),
+      above(taken),
+      rule('with what condenses on the way', 1.6, 'ratio')
+    )
+  );
+  const asks = times(above(turn), rule('turns', usualTurns(f), 'turns'));
+  // A fire that is set gives what it gives: the engine has no more. One that is drawn by the exhaust answers to the work.
+  const moving = line(
+    'used while it moves',
+    'mass flow',
+    f.fire.with === 'solid' ? asks : lesser(asks, given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default'))
+  );
+  const hour = line(
+    'used over the hour',
+    'mass flow',
+    times(above(moving), rule(`part of the hour in which it moves, ${from}`, d.moving, 'share'))
+  );
+  return { lines: [chest, fresh, left, taken, turn, moving, hour], moving: above(moving), hour: above(hour) };
+}
+
+/** What goes besides: blower, whistle, injector, drains, valves that lift. */
+export const besides = () => plain('with a fifth for blower, whistle, drains and valves', 1.2);
