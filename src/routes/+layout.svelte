@@ -16,7 +16,8 @@
     { href: '/', name: 'Yard' },
     { href: '/day', name: 'Day sheets' },
     { href: '/logbook', name: 'Logbook' },
-    { href: '/faults', name: 'Faults' }
+    { href: '/faults', name: 'Faults' },
+    { href: '/bench', name: 'Bench' }
   ];
   const here = (href: string) =>
     href === '/'

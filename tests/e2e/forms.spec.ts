@@ -33,6 +33,7 @@ for (const [width, viewport] of Object.entries(widths))
       { label: 'What for', nth: 1, type: 'Goods train' },
       { label: 'All over by', type: '5.30pm', reads: '17:30' },
       { label: 'Running, min', type: '95' },
+      { label: 'Work', type: 'hard' },
       { label: 'Name', type: 'Idony M' },
       { label: 'There from', type: '07:15' },
       { label: 'There until', type: '18:00' },

@@ -1,6 +1,7 @@
 <script lang="ts">
   // What the day asks: when steam is wanted, when it must be over, who is there from when, water and weather, tests due.
   import type { DayPlan } from '$core/plan';
+  import { duties, type Duty, usualDuty } from '$core/sums/duties';
   import { dayAfter, isoDayIn, minutesIn, momentAt } from '$core/units';
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import DayField from '../form/DayField.svelte';
@@ -91,7 +92,7 @@
             ]
           })}>Add a want</button
       >
-      <div class="line">
+      <div class="line how">
         <TimeField label="All over by" optional minutes={minutesOf(plan.end)} onchange={over} />
         <TextInput
           size="sm"
@@ -102,6 +103,14 @@
           value={String(plan.running)}
           on:change={(e) => onchange({ running: typedNumber(e) || 0 })}
         />
+        <Select
+          size="sm"
+          labelText="Work"
+          selected={plan.duty ?? usualDuty}
+          on:change={(e) => onchange({ duty: (e.target as HTMLSelectElement).value as Duty })}
+        >
+          {#each Object.keys(duties) as duty (duty)}<SelectItem value={duty} text={duty} />{/each}
+        </Select>
       </div>
       {#if wrong('end', 'running')}<p class="problem" role="alert">{wrong('end', 'running')}</p>{/if}
     </fieldset>{/if}
@@ -185,6 +194,9 @@
     margin-top: 6px;
     align-items: end;
   }
+  .line.how {
+    grid-template-columns: 6.5rem minmax(0, 1fr) 8.5rem;
+  }
   .line.people {
     grid-template-columns: minmax(0, 1fr) 5.6rem 5rem 5rem auto;
   }
@@ -232,6 +244,12 @@
   @container page (max-width: 30rem) {
     .line {
       grid-template-columns: minmax(0, 2fr) minmax(0, 3fr) auto;
+    }
+    .line.how {
+      grid-template-columns: 1fr 1fr;
+    }
+    .line.how :global(.bx--select) {
+      grid-column: 1 / -1;
     }
     .line.people {
       grid-template-columns: 1fr 1fr auto;

@@ -23,7 +23,7 @@
     {printMarks(shown.what, unitChoice())} · {shown.who}{shown.slack >= minute && shown.slack < 1e9
       ? ` · can slip ${Math.round(shown.slack / minute)} min`
       : ' · no slack'}{:else}<span class="second">
-      Shaded: the raise, and darker the span in which working pressure comes eight times in ten. {may
+      Shaded: the raise, and darker the span in which there is steam eight times in ten. {may
         ? 'Drag what is wanted along the line; touch a step to see it and to drag its end.'
         : ''}</span
     >{/if}

@@ -15,6 +15,7 @@ const labels: Record<string, string> = {
   water: 'Water',
   air: 'Air',
   running: 'Running',
+  duty: 'Work',
   tests: 'Tests',
   minutes: 'Minutes of a step',
   without: 'Steps left out',

@@ -27,7 +27,7 @@
   const units = untrack(() => unitChoice());
 
   /** A difference in temperature is a number of kelvin; everything else has the reader's unit. */
-  const difference = untrack(() => field.type === 'quantity' && field.quantity === 'temperature');
+  const difference = untrack(() => field.type === 'quantity' && field.quantity === 'temperature' && field.min < 200);
   const shown = (v: unknown): string => {
     if (field.type === 'number') return typeof v === 'number' ? String(v) : String(v ?? '');
     if (field.type !== 'quantity') return '';

@@ -1,0 +1,6 @@
+import { need } from '$server/answer';
+
+export const load = ({ locals }) => {
+  need(locals);
+  return {};
+};
