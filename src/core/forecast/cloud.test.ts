@@ -330,7 +330,12 @@ describe('the cloud run ahead', () => {
     const paced = from({ T: 372, plant: { ...lossless, pace: 0.005 } });
     paced.air.fill(0);
     const kelvins = boilingAt(psi(60) + 101_325) - 372;
-    expect(ahead(paced, [psi(60)], { far: 1e5 })[0]!.middle - 1000).toBeCloseTo(kelvins / (0.005 * 1.15), -2);
+    const [kept] = ahead(paced, [psi(60)], { far: 1e5 });
+    // A little under it in the middle, and a tenth either way at the edges.
+    expect((kept!.middle - 1000) / (kelvins / 0.005)).toBeGreaterThan(1);
+    expect((kept!.middle - 1000) / (kelvins / 0.005)).toBeLessThan(1.07);
+    expect((kept!.late - kept!.early) / (kelvins / 0.005)).toBeGreaterThan(0.13);
+    expect((kept!.late - kept!.early) / (kelvins / 0.005)).toBeLessThan(0.25);
     const slow = from({ T: 300, heating: { ...still, lnHeat: Math.log(100) } });
     const due = (energyFor(slow, 60) - slow.energy[0]!) / 100;
     expect(due).toBeGreaterThan(5 * 3600);
@@ -356,7 +361,7 @@ describe('what a class is expected to give', () => {
   it.each([
     ['Marsh Hen', 0.27, 0.45, 0.27, 0.042],
     ['Little Bittern', 0.27, 0.45, 0.27, 0.06],
-    ['Water Rail', 0.24, 0.5, 0, 0.03],
+    ['Water Rail', 0.24, 0.5, 0, 0.045],
     ['Peat Presser', 0.27, 0.45, 0.27, 0.042],
     ['Eelcatcher', 0.27, 0.45, 0.27, 0.03],
     ['Lantern', 0.08, 0.5, 0, 0.015],

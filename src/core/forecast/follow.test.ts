@@ -7,7 +7,7 @@ import { pastOf } from '../learn';
 import { add, type Entry, fold, type Log } from '../log';
 import { psi } from '../units';
 import { warnings } from '../watch';
-import { classHeating, fedOf, follow, type Heating, following, live, liveOf } from '.';
+import { classHeating, fedOf, follow, type Heating, following, live, liveOf, waterReplayed } from '.';
 
 const { fitOut, context, t0, entry, done, valve, log } = morning();
 const plant = plantOf(fitOut);
@@ -90,6 +90,33 @@ describe('what was fed', () => {
     ]);
     expect(of(feed(10, 'Injector', true, { to: 'tank' }))).toEqual([]);
     expect(of(feed(10, 'Bucket', true, { to: 'boiler' }))).toEqual([{ from: at(10), rate: 0 }]);
+  });
+});
+
+describe('the water held against what was then looked at', () => {
+  const looked = (...glasses: number[]) =>
+    waterReplayed(
+      log(
+        entry(0, 'fire', { act: 'light' }),
+        ...glasses.map((glass, i) => entry(20 + 4 * i, 'reading', { pressure: psi(80), glass, glassAt: psi(80) }))
+      ),
+      plant
+    );
+  it('counts the looks that found it where the ones before them would have had it', () => {
+    const steady = looked(0.6, 0.55, 0.5, 0.45, 0.4)!;
+    expect(steady.name).toBe('Water forecast: the band held 4 of 4 looks');
+    expect([steady.worked.value, steady.worked.kind]).toEqual([1, 'share']);
+    expect(looked(0.6, 0.55, 0.5, 0.95, 0.4)!.name).not.toContain('held 4 of 4');
+    expect(looked(0.6, 0.55, 0.5, 0.95)!.worked.value).toBeCloseTo(2 / 3, 9);
+  });
+  it('says nothing of fewer than three looks in steam', () => {
+    expect(looked(0.6, 0.55)).toBeUndefined();
+    expect(looked(0.6, 0.55, 0.5)!.name).toContain('2 of 2');
+    const cold = log(
+      entry(0, 'fire', { act: 'light' }),
+      ...[5, 6, 7, 8].map((m) => entry(m, 'reading', { pressure: psi(2), glass: 0.5, glassAt: psi(2) }))
+    );
+    expect(waterReplayed(cold, plant)).toBeUndefined();
   });
 });
 

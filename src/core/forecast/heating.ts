@@ -36,7 +36,7 @@ const calm: Record<FitOut['size'], number> = { tabletop: 1, small: 1, medium: 0.
  */
 const doubt: Record<FitOut['fire']['with'], { heat: number; lag: number; lagSpread: number; boost: number; walk: number }> = {
   solid: { heat: 0.27, lag: 100, lagSpread: 0.45, boost: 0.27, walk: 0.06 },
-  gas: { heat: 0.24, lag: 65, lagSpread: 0.5, boost: 0, walk: 0.03 },
+  gas: { heat: 0.24, lag: 65, lagSpread: 0.5, boost: 0, walk: 0.045 },
   spirit: { heat: 0.3, lag: 45, lagSpread: 0.5, boost: 0, walk: 0.06 },
   electric: { heat: 0.08, lag: 70, lagSpread: 0.5, boost: 0, walk: 0.015 }
 };

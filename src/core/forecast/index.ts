@@ -7,3 +7,4 @@ export { leakSpread, type RaiseStart, startRaise, usualLeak } from './begin';
 export { brief, copyRaise, fedIn, type Hole, holes, isHole, opened, puffed, type RaiseFilter, runTo } from './cloud';
 export { needleSpread, observe, type Seen } from './weigh';
 export * from './water';
+export * from './replay';

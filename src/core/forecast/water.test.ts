@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { plantOf } from '../boiler';
 import { coldFor, patterns } from '../engine';
 import { psi } from '../units';
-import { glassWhen, tankOut, waterIn, waterOut } from '.';
+import { glassWhen, tankOut, waterAt, waterIn, waterOut } from '.';
 
 const patternOf = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
 
@@ -151,6 +151,21 @@ describe('water while in steam', () => {
       expect(rate(-500, 60)).toBeLessThan(rate(-500, 300));
       expect(rate(0, 300)).toBeLessThan(rate(0, 600));
       expect(rate(700, 900)).toBeCloseTo(dry, 9);
+    });
+
+    it('where the next look would find it: as the last one, less what is used, each edge by its own spread', () => {
+      const told = (at: number, looks = [look(600, 0.6)]) => waterAt(plant, looks, [], { at, usual: use })!;
+      const per = 10 * (kg(0.65) - kg(0.55));
+      const now = told(600);
+      expect(now.middle).toBeCloseTo(kg(0.6), 9);
+      // Two looks of four parts in a hundred each, what both have wrong alike left out.
+      expect(now.high - now.middle).toBeCloseTo(1.2816 * Math.SQRT2 * 0.04 * per, 6);
+      expect(now.middle - now.low).toBeCloseTo(now.high - now.middle, 9);
+      const later = told(720);
+      expect(later.middle).toBeCloseTo(kg(0.6) - 120 * use, 6);
+      expect(later.high - later.low).toBeGreaterThan(1.1 * (now.high - now.low));
+      expect(waterAt(plant, [], [], { at: 600, usual: use })).toBeUndefined();
+      expect(waterAt(plant, [look(700, 0.6)], [], { at: 600, usual: use })).toBeUndefined();
     });
 
     it('says nothing without a glass, a look or a use', () => {

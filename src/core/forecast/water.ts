@@ -112,26 +112,24 @@ const ways = 200;
 const steps = 12;
 const normals = ((luck) => Float64Array.from({ length: ways * (steps + 1) }, luck.normal))(chance(1931));
 
-/**
- * When the glass will be at its lowest running level if nothing more is fed. Water and its use are tracked together from look to look, with
- * the feeds known (an extended Kalman filter); then run ahead with the use walking on. From one look alone it is wide, and it opens as
- * the last look ages.
- * @param usual use of water, kg/s, until looks say otherwise
- * @returns s since 1970; undefined without a glass or a look. No forecast replaces looking at the glass.
- */
-export function waterOut(
+/** Kilograms to a whole glass, about where it stands. */
+const perGlass = (plant: Plant, l: Look) =>
+  10 * (waterIn(plant, { ...l, glass: l.glass + 0.05 }) - waterIn(plant, { ...l, glass: l.glass - 0.05 }));
+
+/** What the looks up to a moment tell of the water and its use, carried on to it; undefined without a glass or a look. */
+function tracked(
   plant: Plant,
   looks: readonly Look[],
   fed: readonly Fed[],
-  { now, lowest, usual }: { now: number; lowest: number; usual: number }
-): (Band & { readonly rate: number }) | undefined {
+  now: number,
+  usual: number
+): { t: Track; last: Look } | undefined {
   const recent = looks.filter((l) => l.at > now - stale && l.at <= now);
   const [first] = recent;
   const last = recent.at(-1);
   if (!plant.vessel.glass || !first || !last || !(usual > 0)) return undefined;
   const lately = fed.filter((f) => (f.to ?? now) > first.at);
-  const per = (l: Look) => 10 * (waterIn(plant, { ...l, glass: l.glass + 0.05 }) - waterIn(plant, { ...l, glass: l.glass - 0.05 }));
-  const known = per(first);
+  const known = perGlass(plant, first);
   // Where the use is far from usual the filter would creep to it: it begins from what the whole window used, as far as that can be told.
   const span = last.at - first.at;
   const used = waterIn(plant, first) - waterIn(plant, last) + fedBetween(lately, first.at, last.at);
@@ -153,11 +151,52 @@ export function waterOut(
   for (const l of recent.slice(1)) {
     const since = l.at - t.at;
     carry(t, l.at, lately);
-    take(t, waterIn(plant, l), per(l), since);
+    take(t, waterIn(plant, l), perGlass(plant, l), since);
   }
   carry(t, now, lately);
-  const floor = waterIn(plant, { glass: lowest, gauge: last.gauge });
-  const { x, P } = t;
+  return { t, last };
+}
+
+/** Half of a band that holds eight times in ten, in spreads. */
+const eightInTen = 1.2816;
+
+/**
+ * Where a look at a moment would find the water, kg, eight times in ten: what was told before it. To be held against the look itself.
+ * @returns undefined without a glass or a look before it
+ */
+export function waterAt(
+  plant: Plant,
+  looks: readonly Look[],
+  fed: readonly Fed[],
+  { at, usual }: { at: number; usual: number }
+): { readonly low: number; readonly middle: number; readonly high: number } | undefined {
+  const found = tracked(plant, looks, fed, at, usual);
+  if (!found) return undefined;
+  const { x, P } = found.t;
+  const per = perGlass(plant, found.last);
+  const middle = x[kg]! + per * x[alike]!;
+  const spread2 = P[kg]![kg]! + 2 * per * P[kg]![alike]! + per * per * P[alike]![alike]! + (doubt.look * per) ** 2;
+  const half = eightInTen * Math.sqrt(Math.max(0, spread2));
+  return { low: middle - half, middle, high: middle + half };
+}
+
+/**
+ * When the glass will be at its lowest running level if nothing more is fed. Water and its use are tracked together from look to look, with
+ * the feeds known (an extended Kalman filter); then run ahead with the use walking on. From one look alone it is wide, and it opens as
+ * the last look ages.
+ * @param usual use of water, kg/s, until looks say otherwise
+ * @returns s since 1970; undefined without a glass or a look. No forecast replaces looking at the glass.
+ */
+export function waterOut(
+  plant: Plant,
+  looks: readonly Look[],
+  fed: readonly Fed[],
+  { now, lowest, usual }: { now: number; lowest: number; usual: number }
+): (Band & { readonly rate: number }) | undefined {
+  const found = tracked(plant, looks, fed, now, usual);
+  if (!found) return undefined;
+  const floor = waterIn(plant, { glass: lowest, gauge: found.last.gauge });
+  const { x, P } = found.t;
   // Drawn together: the use by its own spread, the water by what hangs on the use and what is left of its own.
   const sure = Math.sqrt(Math.max(1e-12, P[use]![use]! + 2 * P[use]![work]! + P[work]![work]!));
   const hangs = (P[kg]![use]! + P[kg]![work]!) / sure;

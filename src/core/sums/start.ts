@@ -185,12 +185,9 @@ function byGlass({ fitOut }: Given, { water: fillAt }: Asked, tests: WorkedStep,
   const fill = line(
     'fill to',
     'glass',
-    lesser(
-      above(most),
-      greater(
-        above(least),
-        lesser(given('top nut', 1, 'glass', 'geometry'), greater(given('bottom nut', 0, 'glass', 'geometry'), above(wanted)))
-      )
+    greater(
+      given('bottom nut', 0, 'glass', 'geometry'),
+      lesser(above(most), greater(above(least), lesser(given('top nut', 1, 'glass', 'geometry'), above(wanted))))
     )
   );
   const [floor, ceiling] = [least.result.value, most.result.value];
@@ -204,12 +201,14 @@ function byGlass({ fitOut }: Given, { water: fillAt }: Asked, tests: WorkedStep,
     most: ceiling,
     gap: lost.gap,
     tests: tests.result.value,
-    ...(floor > Math.min(ceiling, 1)
+    ...(floor > Math.min(ceiling, 1) || ceiling < 0
       ? {
           refused:
-            floor > 1
-              ? 'No level does: what is lost before the first feed asks for a cold glass over the top nut. Prove a feed that works sooner, or stop the leak.'
-              : 'No level does: what is lost before the first feed asks for more than the ceiling allows. Feed sooner by hand, or test less before it.'
+            ceiling < 0
+              ? 'No level in the glass does: for its ceiling to hold when hot, the cold water would have to stand under the bottom nut. Look at the heights of the nuts and at the levels.'
+              : floor > 1
+                ? 'No level does: what is lost before the first feed asks for a cold glass over the top nut. Prove a feed that works sooner, or stop the leak.'
+                : 'No level does: what is lost before the first feed asks for more than the ceiling allows. Feed sooner by hand, or test less before it.'
         }
       : {})
   };

@@ -36,6 +36,11 @@ describe('what to fill to', () => {
     expect(startingSum(leaks).refused).toContain('over the top nut');
     const narrow = changed(pump, { levels: { lowest: 0.5, wanted: 0.51, ceiling: 0.52 } });
     expect(startingSum(narrow).refused).toBeUndefined();
+    // A ceiling that no cold water in the glass keeps to is refused, and what is said to fill to still stands in the glass.
+    const low = changed(tender, { levels: { lowest: 0.01, wanted: 0.02, ceiling: 0.03 } });
+    expect(startingSum(low).most).toBeLessThan(0);
+    expect(startingSum(low).refused).toContain('under the bottom nut');
+    expect(startingSum(low).fill.value).toBe(0);
     const closed = engineOf({ ...pump.fitOut, levels: { lowest: 0.5, wanted: 0.505, ceiling: 0.51 } }, { leak: 0.5e-6 });
     expect(startingSum(closed).least).toBeGreaterThan(startingSum(narrow).least);
   });

@@ -1,6 +1,7 @@
 <script lang="ts">
   // A finished steaming as a document: on screen exactly as it prints, A4 portrait.
   import { closing, fold, recordFigures } from '$core/log';
+  import type { Figure } from '$core/units';
   import Trend from '$lib/draw/Trend.svelte';
   import Afterwards from '$lib/record/Afterwards.svelte';
   import AsRun from '$lib/record/AsRun.svelte';
@@ -17,6 +18,15 @@
   const log = $derived(fold(data.context, data.entries));
   const f = $derived(data.context.fitOut);
   const end = $derived(closing(log));
+  // How the forecast of the water did: its code comes after the record is there to be read.
+  let replayed = $state.raw<Figure>();
+  $effect(() => {
+    const [of, fitOut] = [log, f];
+    Promise.all([import('$core/forecast/replay'), import('$core/boiler')]).then(
+      ([{ waterReplayed }, { plantOf }]) => (replayed = waterReplayed(of, plantOf(fitOut))),
+      () => {}
+    );
+  });
   const afterwards = ['add late notes', 'sign as examiner', 'strike a signature'] as const;
 </script>
 
@@ -48,7 +58,7 @@
     <div class="trend"><Trend {log} now={data.now} /></div>
   </section>
 
-  <section class="worked"><Figures figures={recordFigures(log)} /></section>
+  <section class="worked"><Figures figures={[...recordFigures(log), ...(replayed ? [replayed] : [])]} /></section>
   <Facts {log} summary={data.summary} startedAt={data.startedAt} zone={data.zone} />
 
   <Found {log} carried={data.carried} />
