@@ -387,15 +387,16 @@ describe('what a class is expected to give', () => {
     // 60 K/min-ish by hand: spans of a minute with a heat that is told, from which the temperatures follow.
     const made = (heats: readonly number[], blowers: readonly number[], loss: number) => {
       let [T, energy] = [290, energyAt(table, 290)];
-      const moments = [{ time: 0, T, water: kilos, set: { fan: 1, blower: blowers[0]! } }];
+      const unasked = { gauge: 0, liquidVolume: 0, water: kilos, air: 0, heat: 0, draw: 0 };
+      const moments = [{ ...unasked, time: 0, T, set: { fan: 1, blower: blowers[0]! } }];
       heats.forEach((heat, i) => {
         // Loss by the mean of both ends: two rounds settle it.
         let then = T;
         for (let n = 0; n < 30; n++) then = temperatureAt(table, energy + (heat - loss * ((T + then) / 2 - 290)) * 60);
         [T, energy] = [then, energyAt(table, then)];
-        moments.push({ time: 60 * (i + 1), T, water: kilos, set: { fan: 0, blower: blowers[i + 1] ?? blowers.at(-1)! } });
+        moments.push({ ...unasked, time: 60 * (i + 1), T, set: { fan: 0, blower: blowers[i + 1] ?? blowers.at(-1)! } });
       });
-      return { moments } as unknown as Parameters<typeof heatingOf>[1];
+      return { moments };
     };
     const lossy = { ...plant, vessel: { ...plant.vessel, loss: 6 } };
     const steady = heatingOf(lossy, made(Array(10).fill(3000), Array(11).fill(0), 6))!;

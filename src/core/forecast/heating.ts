@@ -45,7 +45,7 @@ const doubt: Record<FitOut['fire']['with'], { heat: number; lag: number; lagSpre
 const usualBoost = 0.2;
 
 /** The heat that a raising shows: mean net heat with losses given back, in two parts and its lag. */
-export function heatingOf(plant: Plant, raising: Raising): { lnHeat: number; lag: number; lnBoost: number } | undefined {
+export function heatingOf(plant: Plant, raising: Pick<Raising, 'moments'>): { lnHeat: number; lag: number; lnBoost: number } | undefined {
   const { moments } = raising;
   const net = energyGains(plant, raising);
   const fan = net.filter((g) => !g.blower && g.at > 0);
@@ -64,7 +64,7 @@ export function heatingOf(plant: Plant, raising: Raising): { lnHeat: number; lag
 }
 
 /** What the contents gained between moments, with the losses given back, J. */
-function energyGains(plant: Plant, { moments }: Raising): { at: number; dt: number; gain: number; blower: boolean }[] {
+function energyGains(plant: Plant, { moments }: Pick<Raising, 'moments'>): { at: number; dt: number; gain: number; blower: boolean }[] {
   const c = { water: moments[0]!.water, air: 0, energy: 0, T: 300, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 };
   const ambient = moments[0]!.T;
   const energies = moments.map((m) => ((c.T = m.T), energyOf(plant.vessel, c)));

@@ -30,7 +30,7 @@ const bad = 4;
 /** Why a raising cannot be read; undefined when it can. */
 export const unreadable = ({ miss }: Pick<Fit, 'miss'>): string | undefined =>
   miss > bad
-    ? `What was read does not go together with any steady fire: its readings lie ${miss.toFixed(1)} times as far from it as a needle misleads. Look at its times.`
+    ? `its readings do not fit together, by ${miss.toFixed(1)} times what a needle can be off. Look at the times that were logged.`
     : undefined;
 
 /** Spreads that say next to nothing: the raising speaks for itself. */

@@ -1,19 +1,10 @@
-import { feedEnthalpy } from '../boiler';
 import { fuels, gasHeat } from '../firing';
 import { group, number, quantity } from '../form';
 import { saturationAtGauge } from '../steam';
 import { above, asked, type Gauge, line, minus, over, plus, Refusal, times, workedFrom } from '../units';
-import { rule, said } from './words';
+import { heatOfSteam, heatOfWater, rule, said } from './words';
 import { sum } from './sum';
 
-const steamAt = (gauge: number) =>
-  asked(
-    'heat of the steam',
-    'heat of a weight',
-    'heat of a kilogram of steam at that pressure (IAPWS-IF97)',
-    saturationAtGauge(gauge as Gauge).hg,
-    [said('boiler pressure', gauge, 'pressure')]
-  );
 const waterAt = (gauge: number) =>
   asked(
     'heat of the hot water',
@@ -22,10 +13,6 @@ const waterAt = (gauge: number) =>
     saturationAtGauge(gauge as Gauge).hf,
     [said('boiler pressure', gauge, 'pressure')]
   );
-const feedOf = (T: number) =>
-  asked('heat of the feed water', 'heat of a weight', 'heat of a kilogram of water, of the feed water (IAPWS-IF97)', feedEnthalpy(T), [
-    said('feed water', T, 'temperature')
-  ]);
 const conditions = {
   gauge: quantity('Boiler pressure', 'pressure', 0, 2.1e6),
   feed: quantity('Feed water', 'temperature', 273.16, 368.15)
@@ -39,7 +26,7 @@ export const feedHeat = sum({
   inputs: group('Feeding', conditions),
   usual: ({ fitOut }) => ({ gauge: 0.8 * fitOut.workingPressure, feed: 288.15 }),
   work: ({ gauge, feed }) => {
-    const [water, steam, cold] = [waterAt(gauge), steamAt(gauge), feedOf(feed)];
+    const [water, steam, cold] = [waterAt(gauge), heatOfSteam(gauge), heatOfWater('feed water', feed)];
     if (feed >= saturationAtGauge(gauge as Gauge).T)
       throw new Refusal('feed', 'Feed water is colder than the boiler: give its temperature in the tank.');
     return workedFrom(
@@ -63,7 +50,7 @@ export const evaporation = sum({
   inputs: group('A fire', { heat: quantity('Heat that reaches the water', 'power', 1, 5e6), ...conditions }),
   usual: ({ fitOut, plant }) => ({ heat: 1.2 * plant.ratedSteam * 2.1e6, gauge: 0.8 * fitOut.workingPressure, feed: 288.15 }),
   work: ({ heat, gauge, feed }) => {
-    const [steam, cold] = [steamAt(gauge), feedOf(feed)];
+    const [steam, cold] = [heatOfSteam(gauge), heatOfWater('feed water', feed)];
     const takes = line('to become steam', 'heat of a weight', minus(above(steam), above(cold)));
     return workedFrom(
       [steam, cold, takes, line('makes', 'mass flow', over(said('heat that reaches the water', heat, 'power'), above(takes)))],
@@ -91,7 +78,7 @@ export const fuelForSteam = sum({
     share: 0.48
   }),
   work: ({ steam, gauge, feed, fuel, share }) => {
-    const [hot, cold] = [steamAt(gauge), feedOf(feed)];
+    const [hot, cold] = [heatOfSteam(gauge), heatOfWater('feed water', feed)];
     const takes = line('to become steam', 'heat of a weight', minus(above(hot), above(cold)));
     return workedFrom(
       [

@@ -1,8 +1,7 @@
 import { feedEnthalpy } from '../boiler';
 import { group, number, quantity } from '../form';
-import { saturationAtGauge } from '../steam';
-import { above, asked, type Gauge, given, line, minus, over, plus, Refusal, roundedUp, times, workedFrom } from '../units';
-import { quarterPi, said } from './words';
+import { above, asked, given, line, minus, over, plus, Refusal, roundedUp, times, workedFrom } from '../units';
+import { heatOfSteam, heatOfWater, quarterPi, said } from './words';
 import { sum, type Given } from './sum';
 
 const water = () => given('weight of cold water', 1000, 'density', 'steam tables');
@@ -60,18 +59,6 @@ const injected = {
   gauge: quantity('Boiler pressure', 'pressure', 7e4, 2.1e6),
   ratio: number('Water for each weight of steam', 4, 20, 'About 10; an injector in good order says 8 to 13.')
 } as const;
-const steamHeat = (gauge: number) =>
-  asked(
-    'heat of the steam',
-    'heat of a weight',
-    'heat of a kilogram of steam at that pressure (IAPWS-IF97)',
-    saturationAtGauge(gauge as Gauge).hg,
-    [said('boiler pressure', gauge, 'pressure')]
-  );
-const waterHeat = (name: string, T: number, from: 'given' | 'class default' = 'given') =>
-  asked(`heat of the ${name}`, 'heat of a weight', `heat of a kilogram of water, of the ${name} (IAPWS-IF97)`, feedEnthalpy(T), [
-    given(name, T, 'temperature', from)
-  ]);
 /** The temperature of water that holds a heat, K. */
 function warmth(h: number): number {
   let [low, high] = [273.16, 520];
@@ -91,7 +78,7 @@ export const injectorDelivery = sum({
   inputs: group('An injector', { ...injected, feed: quantity('Feed water', 'temperature', 273.16, 333.15) }),
   usual: (g: Given) => ({ gauge: 0.8 * g.fitOut.workingPressure, ratio: 10, feed: 288.15 }),
   work: ({ gauge, ratio, feed }) => {
-    const [steam, cold] = [steamHeat(gauge), waterHeat('feed water', feed)];
+    const [steam, cold] = [heatOfSteam(gauge), heatOfWater('feed water', feed)];
     const R = said('water for each weight of steam', ratio, 'ratio');
     const one = given('the steam itself', 1, 'ratio', 'geometry');
     const h = line('heat of what is delivered', 'heat of a weight', over(plus(above(steam), times(R, above(cold))), plus(one, R)));
@@ -118,7 +105,7 @@ export const injectorLimit = sum({
   inputs: group('An injector', injected),
   usual: (g: Given) => ({ gauge: 0.8 * g.fitOut.workingPressure, ratio: 10 }),
   work: ({ gauge, ratio }) => {
-    const [steam, most] = [steamHeat(gauge), waterHeat('hottest delivery', 368.15, 'class default')];
+    const [steam, most] = [heatOfSteam(gauge), heatOfWater('hottest delivery', 368.15, 'class default')];
     const R = said('water for each weight of steam', ratio, 'ratio');
     const one = given('the steam itself', 1, 'ratio', 'geometry');
     const h = line('heat of the warmest feed', 'heat of a weight', over(minus(times(above(most), plus(one, R)), above(steam)), R));

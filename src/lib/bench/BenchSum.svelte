@@ -70,7 +70,10 @@
       : { pressure: units.pressure === 'psi' ? 'bar' : 'psi', temperature: '°C', volume: 'l', mass: 'kg', length: 'mm' };
   const beside = $derived.by(() => {
     if (!worked) return '';
-    if (worked.kind === 'power') return [printIn(worked.value, 'power', 'hp')].map((p) => `${p.figure} ${p.unit}`)[0]!;
+    if (worked.kind === 'power') {
+      const { figure, unit } = printIn(worked.value, 'power', 'hp');
+      return `${figure} ${unit}`;
+    }
     const [a, b] = [workedText(worked.value, worked.kind, units), workedText(worked.value, worked.kind, other)];
     return a === b ? '' : b;
   });
@@ -84,8 +87,7 @@
     return !(a instanceof Refusal) && !(b instanceof Refusal) && a!.value !== b!.value;
   };
   let along = $state(untrack(() => (axes.find(([key]) => moves(key)) ?? axes[0])?.[0] ?? ''));
-  const kindOf = (field: Field): Kind =>
-    field.type === 'quantity' ? field.quantity : field.type === 'number' && field.whole ? 'count' : 'ratio';
+  const kindOf = (field: Field): Kind => (field.type === 'quantity' ? field.quantity : 'ratio');
   const curve = $derived.by(() => {
     const field = sum.inputs.fields[along];
     const x = said[along];
@@ -96,7 +98,7 @@
     const [from, to] = [Math.max(field.min, low!), Math.min(field.max, high!)];
     const points = Array.from({ length: 41 }, (_, i) => {
       const at = from + ((to - from) * i) / 40;
-      const then = work({ ...$state.snapshot(said), [along]: field.type === 'number' && field.whole ? Math.round(at) : at });
+      const then = work({ ...$state.snapshot(said), [along]: at });
       return then instanceof Refusal || then.kind !== worked.kind || !Number.isFinite(then.value) ? undefined : { x: at, y: then.value };
     }).filter((p) => p !== undefined);
     return points.length > 2 ? { points, at: { x, y: worked.value }, xKind: kindOf(field), label: field.label } : undefined;
