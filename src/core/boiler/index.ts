@@ -1,5 +1,7 @@
 export * from './energy';
 export * from './flow';
+export * from './moves';
+export { passageOf } from './fire-parameters';
 export * from './parameters';
 export * from './plant';
 export * from './practice';

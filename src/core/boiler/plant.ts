@@ -1,10 +1,11 @@
 import { type FitOut, heldAt, inSteamAt } from '../engine';
-import { draughtFor, type Element, type GasBurner, type Grate, startFuel, type Tablets } from '../firing';
+import { type Element, type GasBurner, type Grate, jetDraws, startFuel, type Tablets } from '../firing';
 import { saturationAtGauge } from '../steam';
 import type { Gauge } from '../units';
 import { criticalFlux } from './flow';
-import { type Overrides, plantFigures, ratedDraught, steamFlow } from './parameters';
-import { jetAt, sustainedFrom, takesOverWith } from './changeover';
+import { drawnHeat, passageOf } from './fire-parameters';
+import { type Overrides, plantFigures, steamFlow } from './parameters';
+import { jetAt } from './changeover';
 import { type Vessel, vesselOf } from './vessel';
 
 /**
@@ -53,21 +54,29 @@ function fireOf(f: FitOut, so: Readonly<Record<string, number>>): Plant['fire'] 
   const { fire } = f;
   switch (fire.with) {
     case 'solid': {
-      const area = fire.grateLength * fire.grateWidth;
-      const air = so.power! / 2.9e6;
-      const [full, takesOver] = [jetAt(f.workingPressure), jetAt(sustainedFrom(f))];
+      const built = passageOf(f, so);
+      // An engine that has shown more or less heat than its drawing says is drawn harder or less hard, as air goes: by the square.
+      const more = so.power! / drawnHeat(f, built, so.soot).at(-1)!.result.value;
+      const passage = {
+        ...built,
+        fan: built.fan * more * more,
+        fanFlow: built.fanFlow * more,
+        height: built.height * more * more,
+        nozzle: built.nozzle / (more * more)
+      };
+      const full = jetAt(f.workingPressure);
       return {
         with: 'solid',
-        area,
+        area: passage.area,
         lump: so.lump!,
         fuel: fire.fuel,
         start: startFuel[fire.start],
-        draught: {
-          ...draughtFor(air, ratedDraught[f.size], 5 * so.lump!, so.chimney!, fire.draught !== 'none'),
-          blower: (takesOverWith * ratedDraught[f.size] * full.flux * full.speed) / (takesOver.flux * takesOver.speed)
-        },
-        ntu: so.ntu!,
-        radiates: 0.33
+        damp: so.damp!,
+        passage,
+        box: so.box!,
+        radiates: so.radiates!,
+        soot: so.soot ?? 0,
+        blower: (more * more * jetDraws * so.blower! * full.flux * full.speed) / passage.chimney
       };
     }
     case 'gas':

@@ -66,7 +66,7 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
         const first = bedOf(fire, fire.start, startDepth(fire.start));
         fuelOn(bed, fire.start, first, w.ambient, 1);
         light(bed, 0.07 * first);
-        set.fan = fire.draught.fan > 0 ? 1 : 0;
+        set.fan = fire.passage.fan > 0 ? 1 : 0;
       } else {
         const flame = w.fire;
         if (flame.with === 'solid') return;
@@ -110,6 +110,9 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
       set.blower = gauge > plant.held * 0.9 && rises ? 0.2 : rises ? eased : 0.9;
     }
     lastGauge = gauge;
+    // A thin fire is not blown through: what misses it only cools the plates.
+    const thick = Math.min(1, bed.lit / (1.5 * fire.lump * fire.area * bed.litBulk));
+    if (set.blower) set.blower = Math.min(set.blower, Math.max(0.15, thick));
     if (rakes && bed.ash > 200 * fire.area * fire.lump) rake(bed);
     // Held under the valves when it is there: damper to, blower off.
     const over = gauge > plant.held * 1.01;
@@ -118,7 +121,8 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
 
     const has = depthOf(fire, bed);
     const burning = w.time > 180 && bed.hot > bed.litDies + 130;
-    const taken = bed.fresh < 0.12 * (bed.lit + bed.fresh) || bed.fresh < 0.02 * bedOf(fire, fire.fuel);
+    // Large coal takes long to catch: it is put on while the last is still black in places.
+    const taken = bed.fresh < (fire.lump > 0.03 ? 0.45 : 0.25) * (bed.lit + bed.fresh) || bed.fresh < 0.02 * bedOf(fire, fire.fuel);
     // A boiler with a pace is also fired for it.
     const heldBack = pacing < 0.5 && bed.lit > 1.5 * fire.lump * fire.area * bed.litBulk;
     if (burning && taken && !heldBack && has < depth * fire.lump * 1.02) {
@@ -127,7 +131,7 @@ export function keeper(plant: Plant, habits: Habits = {}): Keeper {
       const changing = gauge < 3 * plant.coalFrom && charges % 2 === 1;
       const name = gauge < plant.coalFrom / 2 || changing ? fire.start : fire.fuel;
       const share = name === 'wood' ? 1 / 3 : 1 / 8;
-      const charge = Math.min(bedOf(fire, name, depth) * share, (name === 'wood' ? 0.8 : 0.35) * bed.lit + 0.01 * bedOf(fire, name));
+      const charge = Math.min(bedOf(fire, name, depth) * share, (name === 'wood' ? 0.8 : 0.5) * bed.lit + 0.01 * bedOf(fire, name));
       fuelOn(bed, name, charge, w.ambient, coarse);
       set.door = 0.5;
       doorUntil = w.time + door;

@@ -1,4 +1,16 @@
-import { type Around, type Bed, burn, coldBed, elementStep, type Flame, gasStep, spiritStep, unlit } from '../firing';
+import {
+  type Around,
+  type Bed,
+  burn,
+  coldBed,
+  elementStep,
+  type Flame,
+  gasStep,
+  jetDraws,
+  type Passage,
+  spiritStep,
+  unlit
+} from '../firing';
 import { emptyRow, saturationRow } from '../steam';
 import { blowDownFlow, jetSpeed, throughHole } from './flow';
 import type { Plant } from './plant';
@@ -84,7 +96,7 @@ export function filled(plant: Plant, { water, T, ambient = 288.15, atmosphere = 
   return {
     time: 0,
     contents: fillAt(plant.vessel, water, T, air, atmosphere),
-    fire: plant.fire.with === 'solid' ? coldBed(ambient) : unlit(plant.fire.with, T),
+    fire: plant.fire.with === 'solid' ? coldBed(ambient, plant.fire.soot) : unlit(plant.fire.with, T),
     books: { heat: 0, lost: 0, fed: 0, fedEnergy: 0, drawn: 0, drawnEnergy: 0, blownOff: 0, airIn: 0, airOut: 0 },
     open: plant.valves.map(() => false),
     ambient,
@@ -108,7 +120,7 @@ export const gaugeOf = (w: Working): number => w.contents.p - w.atmosphere;
 
 const row = emptyRow();
 const coldRow = emptyRow();
-const around: Around = { water: 0, ambient: 0, jets: 0, fan: 0, damper: 1, door: 0 };
+const around: Around = { water: 0, ambient: 0, jets: 0, steam: 0, fan: 0, damper: 1, door: 0 };
 
 /** Enthalpy of feed water under one atmosphere, J/kg. @param T K */
 export function feedEnthalpy(T: number): number {
@@ -190,12 +202,13 @@ export function step(plant: Plant, w: Working, set: Controls, dt: number): Worki
   if (plant.fire.with === 'solid') {
     around.water = c.T;
     around.ambient = w.ambient;
-    const speed = blowing > 0 || engine > 0 ? jetSpeed(c.p, density, out) : 0;
+    const speed = blowing > 0 ? jetSpeed(c.p, density, out) : 0;
     // Jets are weak until there is some pressure behind them.
     const full = jetFull(plant, out);
     around.jets =
-      (full > 0 ? plant.fire.draught.blower * ((blowing * speed) / full) * Math.min(1, Math.max(0, gauge / 55_000)) : 0) +
-      plant.fire.draught.exhaust * (engine / plant.ratedSteam) ** 2;
+      (full > 0 ? plant.fire.blower * ((blowing * speed) / full) * Math.min(1, Math.max(0, gauge / 55_000)) : 0) +
+      blast(plant.fire.passage, engine);
+    around.steam = blowing + (plant.fire.passage.nozzle > 0 ? engine : 0);
     around.fan = set.fan;
     around.damper = set.damper;
     around.door = set.door;
@@ -232,6 +245,13 @@ export function step(plant: Plant, w: Working, set: Controls, dt: number): Worki
   w.blowing = blowing;
   return w;
 }
+
+/** Room of a kilogram of exhaust steam, m³, and the speed that a nozzle cannot pass, m/s. */
+const exhaustRoom = 1.6;
+const sonic = 450;
+/** Draught of the exhaust, Pa: 0.6 × its thrust over the chimney's area. @param steam kg/s */
+const blast = ({ nozzle, chimney }: Passage, steam: number) =>
+  nozzle > 0 ? (jetDraws * steam * Math.min(sonic, (steam * exhaustRoom) / nozzle)) / chimney : 0;
 
 /** Thrust of the blower fully on at working pressure, N: worked out once for each plant. */
 const thrusts = new WeakMap<Plant, number>();

@@ -1,3 +1,4 @@
+export * from './fireside';
 export * from './fit-out';
 export * from './geometry';
 export * from './in-steam';

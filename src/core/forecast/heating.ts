@@ -26,7 +26,7 @@ export interface Heating {
   readonly raisings: number;
 }
 
-/** A large fire wanders less in a minute than a small one. */
+/** A large fire wanders less in a minute than a small one; one that is kept to a pace is turned up and down all the time. */
 const calm: Record<FitOut['size'], number> = { tabletop: 1, small: 1, medium: 0.7, full: 0.5 };
 
 /**
@@ -35,7 +35,7 @@ const calm: Record<FitOut['size'], number> = { tabletop: 1, small: 1, medium: 0.
  * known of another's: set on days that another model made (`bench/foreign`, those for fitting).
  */
 const doubt: Record<FitOut['fire']['with'], { heat: number; lag: number; lagSpread: number; boost: number; walk: number }> = {
-  solid: { heat: 0.27, lag: 100, lagSpread: 0.45, boost: 0.27, walk: 0.06 },
+  solid: { heat: 0.27, lag: 100, lagSpread: 0.45, boost: 0.33, walk: 0.06 },
   gas: { heat: 0.24, lag: 65, lagSpread: 0.5, boost: 0, walk: 0.045 },
   spirit: { heat: 0.3, lag: 45, lagSpread: 0.5, boost: 0, walk: 0.06 },
   electric: { heat: 0.08, lag: 70, lagSpread: 0.5, boost: 0, walk: 0.015 }
@@ -95,7 +95,7 @@ export function classHeating(fitOut: FitOut, plant: Plant, start: Start, habits:
     lagSpread: d.lagSpread,
     lnBoost: d.boost && usualBoost,
     boostSpread: d.boost,
-    walk: d.walk * calm[fitOut.size],
+    walk: d.walk * (fitOut.pace ? 1.3 : calm[fitOut.size]),
     width: 1,
     from: 'the class of the engine and its dimensions',
     raisings: 0

@@ -48,12 +48,12 @@ describe('the forecast of a raising (docs/physics.md, Forecasting)', () => {
       }
       return { off: off.sort((a, b) => a - b)[20]!, held: held / 40 };
     });
-    // Its own model slows on the blower, where engines quicken: a forecast that is right on other days is a little slow here.
-    expect(at[0]!.off).toBeLessThan(2);
-    expect(at[1]!.off).toBeLessThan(2.4);
-    expect(at[2]!.off).toBeLessThan(1.4);
+    // These days lose their air sooner than most: a needle that rests at nothing is taken for a cold boiler until it moves.
+    expect(at[0]!.off).toBeLessThan(3.5);
+    expect(at[1]!.off).toBeLessThan(2.6);
+    expect(at[2]!.off).toBeLessThan(0.8);
     for (const { held } of at) {
-      expect(held).toBeGreaterThan(0.55);
+      expect(held).toBeGreaterThan(0.75);
       expect(held).toBeLessThanOrEqual(1);
     }
   });
@@ -62,7 +62,7 @@ describe('the forecast of a raising (docs/physics.md, Forecasting)', () => {
     const luck = chance(4);
     const r = raised(tender, luck);
     const straight = said(r, usual, 0.75);
-    const misread = said(r, usual, 0.75, (value, i) => (i === 7 ? value + psi(30) : value));
+    const misread = said(r, usual, 0.75, (value, i) => (i === 5 ? value + psi(30) : value));
     expect(Math.abs(minutes(misread.middle - straight.middle))).toBeLessThan(1);
 
     const past = Array.from({ length: 4 }, () => raised(tender, luck, { day: 1 }));

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { energyAt, energyOf, energyTable, feedEnthalpy, plantFigures, plantOf, raise, waterAtGlass } from '../boiler';
+import { energyAt, energyOf, energyTable, feedEnthalpy, passageOf, plantFigures, plantOf, raise, waterAtGlass } from '../boiler';
 import { boilerShape, coldFor, patterns } from '../engine';
+import { ratedAir } from '../firing';
 import type { Field, Group } from '../form';
 import { boilingAt, saturationAtGauge, saturationPressure } from '../steam';
 import {
@@ -164,6 +165,20 @@ const nearly: Record<string, number> = {
   'what they would hold at the temperature before, less what they have': 1e-6,
   'pressure of steam at that temperature (IAPWS-IF97)': 2e-3
 };
+
+/** The air of a fire, drawn again from the numbers of the line. */
+const drawn = (x: Record<string, number>, { fitOut }: Given): number => {
+  const so = Object.fromEntries(plantFigures(fitOut).map((f) => [f.key, f.worked.value]));
+  const fan = x['head of the fan'];
+  const open = { count: x['tubes open'] ?? 0, bore: x['bore of a tube'] ?? 0, length: x['length of a tube'] ?? 0 };
+  const passage = { ...passageOf(fitOut, so), tubes: open, chimney: x.chimney!, grate: x['open between the bars']!, fan: fan ?? 0 };
+  return ratedAir(
+    { ...passage, fanFlow: 12 * passage.chimney },
+    fan ? 0 : (x['draught of the blower'] ?? x['draught of the chimney, hot'])!,
+    fan ? 1 : 0,
+    x.soot ?? 0
+  );
+};
 /** A raise by ordinary practice, stepped again from its own numbers. */
 const raised = (model: string, x: Record<string, number>, { fitOut, plant }: Given, kind: string): number => {
   const { moments } = raise(plant, { water: x['water filled in']!, T: x['cold water']!, ambient: x.air! }, {}, { every: 20 });
@@ -192,6 +207,7 @@ function reworked({ steps, value, kind }: Worked, engine: Given, what: string, r
           nearly[model!] ?? 1e-9,
           result.kind === 'pressure' ? 1e5 : result.kind === 'energy' ? 1e3 : 1e-6
         );
+      else if (model!.includes('that draught draws')) close(drawn(told, engine), result.value, said);
       else if (raisings) close(raised(model!, told, engine, result.kind), result.value, said);
     }
     above.set(result.name, result.value);
