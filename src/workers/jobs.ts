@@ -1,3 +1,4 @@
+import { movesOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
 import { type Learned, learn, type Learning, type Told } from '$core/learn';
 import { type Busy, type DayPlan, engineOf, type Known, planWhole, type Whole } from '$core/plan';
@@ -22,6 +23,7 @@ export const jobs = {
   plan: ({ known, plan, busy }: { known: Known; plan: DayPlan; busy: Busy }): Whole => planWhole(known, plan, busy, engineFor(known)),
   follow: (under: Under): void => begin(under, engineFor(under.known)),
   footing,
+  moves: (fitOut: FitOut) => movesOf(fitOut, fitOut.fire.with === 'spirit' ? 333.15 : 288.15),
   learn: (
     { fitOut, told, learning }: { fitOut: FitOut; told: readonly Told[]; learning: Learning },
     progress: (share: number) => void

@@ -4,6 +4,7 @@
   import CarriedOver from '$lib/engine/CarriedOver.svelte';
   import Drawing from '$lib/engine/Drawing.svelte';
   import LastSteamings from '$lib/engine/LastSteamings.svelte';
+  import Moves from '$lib/engine/Moves.svelte';
   import OpenFaults from '$lib/engine/OpenFaults.svelte';
   import Papers from '$lib/engine/Papers.svelte';
   import PlanDialog from '$lib/engine/PlanDialog.svelte';
@@ -97,7 +98,7 @@
       learning={data.past.learning}
       version={data.past.learningVersion}
       may={can('edit engines')}
-    />{/key}
+    /><Moves fitOut={f} />{/key}
   <div class="history"><LastSteamings engineId={data.engine.id} steamings={data.steamings} /></div>
 
   {#if can('edit engines') && !data.running}
