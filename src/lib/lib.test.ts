@@ -1,6 +1,7 @@
 import { checkEntry } from '$core/log/check';
 import { plantOf } from '$core/boiler';
-import { boilerShape, patterns } from '$core/engine';
+import { boilerShape, type FitOut, patterns } from '$core/engine';
+import { checkFitOut } from '$core/engine/check';
 import { fold } from '$core/log';
 import { compose } from '$core/procedure';
 import { dayNeeds, engineFigures, fillOf, type Given, startingSum } from '$core/sums';
@@ -10,6 +11,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { sectionOf } from './draw/section';
 import { actionsOf, commonFaults } from './foot/quick-actions';
 import { keys } from './foot/keys';
+import { boilers } from './form/blank';
 import { type EngineLine, plate, yardOrder } from './sheet/plate';
 import { age, span, until } from './sheet/when';
 import { workedText } from './sheet/worked-text';
@@ -19,10 +21,20 @@ vi.mock('./sheet/club', () => ({ clubZone: () => 'UTC' }));
 const t0 = Date.parse('2026-06-13T10:00:00Z');
 
 describe('the boiler section is the boiler', () => {
-  it.each(patterns.map((p) => [p.fitOut.name, p.fitOut] as const))('%s: to the same heights, and nothing dry sticks out', (_, fitOut) => {
+  const [like] = patterns.filter((p) => p.fitOut.boiler.form === 'locomotive').map((p) => p.fitOut);
+  const wide = { ...like!.boiler, wrapperWidth: 0.26, top: 'own', flues: { count: 2, diameter: 0.03, centre: 0.09 }, dome: 1e-3 };
+  const drawn = [
+    ...patterns.map((p) => [p.fitOut.name, p.fitOut] as const),
+    ...Object.entries({ ...boilers, 'wide, with a dome': wide }).map(
+      ([name, boiler]) => [name, { ...like!, boiler: boiler as FitOut['boiler'] }] as const
+    )
+  ];
+  it.each(drawn)('%s: to the same heights, and nothing dry sticks out', (name, fitOut) => {
+    if ('problems' in checkFitOut(fitOut))
+      expect(checkFitOut(fitOut), name).toMatchObject({ problems: [{ path: expect.stringMatching(/^glasses/) }] });
     const section = sectionOf(fitOut.boiler);
     const shape = boilerShape(fitOut.boiler);
-    expect(Math.max(...section.shell.map((r) => r.z + r.h))).toBeCloseTo(shape.top, 9);
+    expect(Math.max(...section.shell.map((r) => r.z + r.h))).toBeCloseTo(shape.roof, 9);
     expect(Math.min(...section.shell.map((r) => r.z))).toBeCloseTo(shape.bottom, 9);
     const inside = (x: number, z: number) =>
       section.shell.some((r) => x >= r.x - 1e-9 && x <= r.x + r.w + 1e-9 && z >= r.z - 1e-9 && z <= r.z + r.h + 1e-9);

@@ -1,96 +1,17 @@
 import { firesideOf, type FitOut } from '../engine';
-import { heatOfAir, jetDraws, naturalDraught, type Passage, ratedAir } from '../firing';
-import {
-  above,
-  asked,
-  given,
-  greater,
-  lesser,
-  line,
-  minus,
-  over,
-  plus,
-  times,
-  toThePower,
-  type WorkedInput,
-  type WorkedStep
-} from '../units';
+import { jetDraws } from '../firing';
+import { above, given, greater, lesser, line, minus, over, plus, times, toThePower } from '../units';
 import { jetAt, sustainedFrom, takesOverWith } from './changeover';
-import { drawn, grateLine, locomotive, type Parameter, type So, solid, usual } from './parameter';
+import { drawn, grateLine, locomotive, type Parameter, type Solid, solid, usual } from './parameter';
+import { heatOfDraught, passageOf } from './passage';
 
 /** What a fire on a grate is stepped with, from its dimensions: the way of the gas, the bed, the blower. */
-
-type Solid = Extract<FitOut['fire'], { with: 'solid' }>;
 
 /** Head of the fan that is put on the chimney, Pa: small ones are weak. */
 const fanHead: Record<FitOut['size'], number> = { tabletop: 36, small: 36, medium: 12, full: 40 };
 const side = ({ boiler }: FitOut) => (boiler.form === 'locomotive' ? boiler.barrelDiameter : 'diameter' in boiler ? boiler.diameter : 0.2);
 const circle = () => given('circle in its square', Math.PI / 4, 'ratio', 'geometry');
 const hasTubes = (f: FitOut) => solid(f) && firesideOf(f.boiler).tubes.count > 0;
-
-/** What the gas of a fire goes through, from the parameters that come before the fire's heat. */
-export function passageOf(f: FitOut, so: Readonly<So>): Passage {
-  const { length } = firesideOf(f.boiler).tubes;
-  const { grateLength, grateWidth } = f.fire as Solid;
-  const area = grateLength * grateWidth;
-  return {
-    grate: so.grate!,
-    // An ashpan that is open for a sixth of the grate.
-    damper: 0.6 * 0.17 * area,
-    area,
-    // A door of a fifth of the grate.
-    door: 0.6 * 0.2 * area,
-    tubes: { count: so.tubes ?? 0, bore: so.bore ?? 0, length },
-    chimney: so.chimney!,
-    height: so.height!,
-    fan: so.fan ?? 0,
-    // With nothing in its way it blows up the chimney at about ten metres a second.
-    fanFlow: 12 * so.chimney!,
-    nozzle: so.nozzle ?? 0
-  };
-}
-
-/** The lines from a draught to the heat of the fire that it draws. @param fan whether that draught falls with the flow, as a fan's does */
-function heatOfDraught(f: FitOut, passage: Passage, drive: WorkedInput, fan: 0 | 1, soot = 0): WorkedStep[] {
-  const { tubes } = passage;
-  const air = asked(
-    'air drawn through the fire',
-    'mass flow',
-    'what that draught draws through grate, a bed five lumps deep, tubes and chimney',
-    ratedAir(passage, fan ? 0 : drive.value, fan, soot),
-    [
-      drive,
-      usual('open between the bars', passage.grate, 'area'),
-      ...(tubes.count
-        ? [
-            drawn('tubes open', tubes.count, 'count'),
-            usual('bore of a tube', tubes.bore, 'length'),
-            usual('soot', soot, 'length'),
-            drawn('length of a tube', tubes.length, 'length')
-          ]
-        : []),
-      usual('chimney', passage.chimney, 'area')
-    ]
-  );
-  return [
-    air,
-    line(
-      'heat of the fire',
-      'power',
-      times(
-        above(air),
-        usual('of it, meets glowing fuel', 0.85, 'share'),
-        usual('heat that a weight of air makes', heatOfAir, 'heat of fuel')
-      )
-    )
-  ];
-}
-
-/** The lines to the heat of a fire that the fan draws, or without one the chimney when it is hot. */
-export const drawnHeat = (f: FitOut, passage: Passage, soot = 0): WorkedStep[] =>
-  passage.fan > 0
-    ? heatOfDraught(f, passage, usual('head of the fan', passage.fan, 'draught'), 1, soot)
-    : heatOfDraught(f, passage, usual('draught of the chimney, hot', naturalDraught(passage.height, 500, 288), 'draught'), 0, soot);
 
 /** The way of the gas: comes before the heat of the fire, which is drawn through it. */
 export const gasWay: readonly Parameter[] = [
@@ -151,10 +72,15 @@ export const gasWay: readonly Parameter[] = [
     name: 'Chimney at its narrowest',
     when: solid,
     of: (f) => {
-      const { adapter, chimneyBores } = f.fire as Solid;
+      const { adapter, chimney, chimneyBores } = f.fire as Solid;
+      const bores = drawn('bores', chimneyBores, 'count');
+      if (chimney) {
+        const bore = drawn('bore of the chimney', chimney, 'length');
+        return [line('chimney', 'area', times(circle(), bore, bore, bores))];
+      }
       const bore = adapter ? drawn('chimney adapter', adapter, 'length') : usual('four tenths of the diameter', 0.4 * side(f), 'length');
       const choke = line('bore at the choke', 'length', times(bore, usual('choke of a chimney', 0.85, 'ratio')));
-      return [choke, line('chimney', 'area', times(circle(), above(choke), above(choke), drawn('bores', chimneyBores, 'count')))];
+      return [choke, line('chimney', 'area', times(circle(), above(choke), above(choke), bores))];
     }
   },
   {
@@ -174,6 +100,11 @@ export const gasWay: readonly Parameter[] = [
     name: 'Blast nozzle',
     when: (f) => solid(f) && f.exhaust === 'chimney',
     of: (f) => {
+      const { nozzle: its, chimneyBores } = f.fire as Solid;
+      if (its) {
+        const bore = drawn('bore of the nozzle', its, 'length');
+        return [line('nozzle', 'area', times(circle(), bore, bore, drawn('nozzles', chimneyBores, 'count')))];
+      }
       const nozzle = line(
         'bore of the nozzle',
         'length',

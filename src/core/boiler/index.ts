@@ -1,8 +1,8 @@
 export * from './energy';
 export * from './flow';
 export * from './moves';
-export { passageOf } from './fire-parameters';
 export * from './parameters';
+export { passageOf } from './passage';
 export * from './plant';
 export * from './practice';
 export * from './raising';

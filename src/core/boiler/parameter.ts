@@ -13,6 +13,7 @@ export interface Parameter {
   readonly caution?: string;
 }
 
+export type Solid = Extract<FitOut['fire'], { with: 'solid' }>;
 export const solid = (f: FitOut): boolean => f.fire.with === 'solid';
 export const locomotive = (f: FitOut): boolean => f.kind === 'tank locomotive' || f.kind === 'tender locomotive';
 export const usual = (name: string, value: number, kind: Kind) => given(name, value, kind, 'class default');

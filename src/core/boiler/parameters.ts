@@ -2,9 +2,10 @@ import { boilerShape, type FitOut } from '../engine';
 import { tabletHeat } from '../firing';
 import { saturationAtGauge } from '../steam';
 import { above, type Expression, type Figure, type Gauge, given, line, over, times, toThePower, workedFrom } from '../units';
-import { blownFire, drawnHeat, gasWay, onGrate, passageOf } from './fire-parameters';
+import { blownFire, gasWay, onGrate } from './fire-parameters';
 import { criticalFlux } from './flow';
 import { drawn, locomotive, type Parameter, type So, usual } from './parameter';
+import { drawnHeat, passageOf } from './passage';
 import { specificHeat } from './vessel';
 
 /** Losses by class: what a boiler of that size loses per kelvin, W/K, and the room it was seen on, m³. */
@@ -88,6 +89,13 @@ const parameters: readonly Parameter[] = [
       if (fire.with === 'gas' || fire.with === 'electric')
         return [line('heat of the fire', 'power', drawn('power of the burner or element', fire.power, 'power'))];
       if (fire.with === 'spirit') {
+        const burns =
+          fire.burns !== null
+            ? drawn('one charge burns', fire.burns, 'time')
+            : f.runLimit === null
+              ? usual('time it burns', 540, 'time')
+              : drawn('longest run', f.runLimit, 'time');
+        if (fire.heat !== null) return [line('heat of the fire', 'power', over(drawn('heat of the charge', fire.heat, 'energy'), burns))];
         // Enough to bring the fill to working pressure and drive it for a while: what makers of such engines provide.
         const fill =
           f.fill === null
@@ -103,7 +111,6 @@ const parameters: readonly Parameter[] = [
             usual('heat of the fuel', tabletHeat, 'heat of fuel')
           )
         );
-        const burns = f.runLimit === null ? usual('time it burns', 540, 'time') : drawn('longest run', f.runLimit, 'time');
         return [charge, line('heat of the fire', 'power', over(above(charge), burns))];
       }
       return drawnHeat(f, passageOf(f, so), so.soot);

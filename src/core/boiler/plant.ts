@@ -3,8 +3,8 @@ import { type Element, type GasBurner, type Grate, jetDraws, startFuel, type Tab
 import { saturationAtGauge } from '../steam';
 import type { Gauge } from '../units';
 import { criticalFlux } from './flow';
-import { drawnHeat, passageOf } from './fire-parameters';
 import { type Overrides, plantFigures, steamFlow } from './parameters';
+import { drawnHeat, passageOf } from './passage';
 import { jetAt } from './changeover';
 import { type Vessel, vesselOf } from './vessel';
 
@@ -89,7 +89,7 @@ function fireOf(f: FitOut, so: Readonly<Record<string, number>>): Plant['fire'] 
         canister: fire.canister
       };
     case 'spirit': {
-      const burns = f.runLimit ?? 540;
+      const burns = fire.burns ?? f.runLimit ?? 540;
       return { with: 'spirit', charge: so.power! * burns, burns, efficiency: so.efficiency!, fades: fire.fuel === 'tablets' };
     }
     case 'electric': {

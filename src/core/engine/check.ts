@@ -4,6 +4,7 @@ import type { Problem } from '../form';
 import { joiOf, problemsOf } from '../form/joi';
 import { type FitOut, fitOutField } from './fit-out';
 import { boilerShape } from './geometry';
+import { fitOutOf } from './upcast';
 
 const show = (x: number) => printText(x, 'length', usualUnits);
 
@@ -29,9 +30,10 @@ const rules: readonly ((f: FitOut) => Problem | false)[] = [
     },
   ({ boiler: b }) =>
     b.form === 'locomotive' &&
+    b.top === 'barrel' &&
     b.wrapperWidth > b.barrelDiameter && {
       path: 'boiler.wrapperWidth',
-      sentence: `Below the barrel’s centre the wrapper (${show(b.wrapperWidth)}) may not be wider than the barrel (${show(b.barrelDiameter)}).`
+      sentence: `Below the barrel’s centre the wrapper (${show(b.wrapperWidth)}) may not be wider than the barrel (${show(b.barrelDiameter)}) whose radius its top has: choose another top.`
     },
   ({ boiler: b }) =>
     b.form === 'vertical' &&
@@ -46,13 +48,13 @@ const rules: readonly ((f: FitOut) => Problem | false)[] = [
       sentence: `The crown (${show(b.fireboxHeight)}) must lie below the top of the shell (${show(b.height)}).`
     },
   ({ boiler: b }) =>
-    (b.form === 'locomotive' || b.form === 'horizontal') &&
+    'tubes' in b &&
     b.tubes.low > b.tubes.high && {
       path: 'boiler.tubes.low',
       sentence: `The lowest row of tubes (${show(b.tubes.low)}) cannot be above the highest (${show(b.tubes.high)}).`
     },
   ({ boiler: b }) => {
-    if (b.form !== 'locomotive' && b.form !== 'horizontal') return false;
+    if (!('tubes' in b)) return false;
     const across = b.form === 'locomotive' ? b.barrelDiameter : b.diameter;
     return (
       b.tubes.count > 0 &&
@@ -63,12 +65,41 @@ const rules: readonly ((f: FitOut) => Problem | false)[] = [
     );
   },
   ({ boiler: b }) =>
+    b.form === 'locomotive' &&
+    b.flues.count > 0 &&
+    (b.flues.centre + b.flues.diameter / 2 >= b.barrelDiameter || b.flues.centre < b.flues.diameter / 2) && {
+      path: 'boiler.flues.centre',
+      sentence: `Flues of ${show(b.flues.diameter)} with their centre ${show(b.flues.centre)} up do not lie inside a barrel of ${show(b.barrelDiameter)}.`
+    },
+  ({ boiler: b }) => {
+    if (b.form !== 'return flue' && b.form !== 'marine') return false;
+    const inside = (centre: number, across: number) => centre >= across / 2 && centre + across / 2 < b.diameter;
+    if (!inside(b.flueCentre, b.flueDiameter))
+      return {
+        path: 'boiler.flueCentre',
+        sentence: `A flue of ${show(b.flueDiameter)} with its centre ${show(b.flueCentre)} up does not lie inside a shell of ${show(b.diameter)}.`
+      };
+    if (b.form === 'return flue')
+      return (
+        !inside(b.returnCentre, b.returnDiameter) && {
+          path: 'boiler.returnCentre',
+          sentence: `A flue of ${show(b.returnDiameter)} with its centre ${show(b.returnCentre)} up does not lie inside a shell of ${show(b.diameter)}.`
+        }
+      );
+    return (
+      b.chamber >= b.length && {
+        path: 'boiler.chamber',
+        sentence: `The combustion chamber (${show(b.chamber)}) must be shorter than the shell (${show(b.length)}).`
+      }
+    );
+  },
+  ({ boiler: b }) =>
     !(boilerShape(b).total > 0) && {
       path: 'boiler',
       sentence: 'With these dimensions there is no room for water: the firebox and tubes fill the boiler.'
     },
   (f) => {
-    const { heated, top } = boilerShape(f.boiler);
+    const { heated, roof } = boilerShape(f.boiler);
     for (const [i, g] of f.glasses.entries()) {
       if (g.bottomNut <= heated)
         return {
@@ -80,10 +111,10 @@ const rules: readonly ((f: FitOut) => Problem | false)[] = [
           path: `glasses.${i}.topNut`,
           sentence: `The top nut (${show(g.topNut)}) must be above the bottom nut (${show(g.bottomNut)}).`
         };
-      if (g.topNut >= top)
+      if (g.topNut >= roof)
         return {
           path: `glasses.${i}.topNut`,
-          sentence: `The top nut (${show(g.topNut)}) must be below the inside top of the boiler (${show(top)}).`
+          sentence: `The top nut (${show(g.topNut)}) must be below the inside top of the boiler (${show(roof)}).`
         };
     }
     return false;
@@ -133,13 +164,23 @@ let compiled: Joi.Schema | undefined;
 /** The Joi schema of the document: also what the published JSON Schema is made from. */
 export const fitOutSchema = (): Joi.Schema => (compiled ??= joiOf(fitOutField));
 
+/** What is of no known version is left as it is: its format is refused at its field, with everything else that is wrong. */
+function broughtUp(document: unknown): unknown {
+  try {
+    return fitOutOf(document);
+  } catch {
+    return document;
+  }
+}
+
 /**
- * Checks a fit-out document.
+ * Checks a fit-out document. One of an earlier version is brought up to today’s first.
  * @returns the document with texts trimmed, or every problem with its path and a sentence for its field
  */
 export function checkFitOut(document: unknown): { fitOut: FitOut } | { problems: Problem[] } {
-  const { error, value } = fitOutSchema().validate(document, { abortEarly: false, convert: true });
-  if (error) return { problems: problemsOf(fitOutField, error, document) };
+  const today = broughtUp(document);
+  const { error, value } = fitOutSchema().validate(today, { abortEarly: false, convert: true });
+  if (error) return { problems: problemsOf(fitOutField, error, today) };
   const fitOut = value as FitOut;
   const problems = rules.map((rule) => rule(fitOut)).filter((p) => p !== false);
   return problems.length ? { problems } : { fitOut };

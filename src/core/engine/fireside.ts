@@ -13,7 +13,12 @@ const none = { count: 0, length: 0, outside: 0 };
 const of: { [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => Fireside } = {
   locomotive: (b) => ({
     box: 2 * (b.fireboxLength + b.fireboxWidth) * (b.legs + b.crown) + b.fireboxLength * b.fireboxWidth,
-    tubes: { count: b.tubes.count, length: b.barrelLength, outside: b.tubes.diameter }
+    // Flues as so many more tubes of the same way for the gas; half of each is taken up by its element.
+    tubes: {
+      count: b.tubes.count + (b.tubes.count ? 0.5 * b.flues.count * (b.flues.diameter / b.tubes.diameter) ** 2 : b.flues.count),
+      length: b.barrelLength,
+      outside: b.tubes.count ? b.tubes.diameter : b.flues.diameter
+    }
   }),
   vertical: (b) => ({
     box: Math.PI * b.fireboxDiameter * b.fireboxHeight + (Math.PI / 4) * b.fireboxDiameter ** 2,
@@ -30,6 +35,15 @@ const of: { [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => Fireside
           box: (Math.PI * b.diameter * b.length) / 3,
           tubes: { count: b.tubes.count, length: b.length, outside: b.tubes.diameter }
         },
+  // The fire lies in the first half of its flue; what is left of it and the way back are one long flue of the returning one's bore.
+  'return flue': (b) => ({
+    box: (Math.PI * b.flueDiameter * b.length) / 2,
+    tubes: { count: 1, length: 1.5 * b.length, outside: b.returnDiameter }
+  }),
+  marine: (b) => ({
+    box: Math.PI * b.flueDiameter * (b.length - b.chamber) + 2 * b.chamber * (b.flueDiameter + Math.max(0, b.tubes.high - b.flueCentre)),
+    tubes: { count: b.tubes.count, length: b.length - b.chamber, outside: b.tubes.diameter }
+  }),
   pot: (b) => ({ box: (Math.PI * b.diameter * b.length) / 2, tubes: none }),
   electric: (b) => ({ box: (Math.PI * b.diameter * b.length) / 2, tubes: none })
 };

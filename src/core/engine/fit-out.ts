@@ -25,12 +25,31 @@ export const boilerField = union('Form of boiler', 'form', {
     barrelDiameter: length('Barrel, inside diameter', 40, 1200),
     barrelLength: length('Barrel, inside length', 60, 4000, 'Between tubeplates.'),
     wrapperLength: length('Wrapper, inside length', 40, 2000),
-    wrapperWidth: length('Wrapper, inside width below the barrel’s centre', 30, 1500, 'The top is half round, of the barrel’s radius.'),
+    wrapperWidth: length('Wrapper, inside width below the barrel’s centre', 30, 1500),
+    top: choice(
+      'Top of the wrapper',
+      { barrel: 'round, of the barrel’s radius', own: 'round, of its own width', flat: 'flat, level with the barrel’s top' },
+      'A wrapper that is wider than the barrel is round of its own width, or flat.'
+    ),
     legs: length('Legs reach below the barrel', 0, 1000),
     fireboxLength: length('Firebox, outside length', 30, 1900),
     fireboxWidth: length('Firebox, outside width', 20, 1400),
     crown: length('Firebox crown above the barrel’s bottom', 5, 1000),
-    tubes
+    tubes,
+    flues: group('Superheater flues', {
+      count: count('Number of flues', 0, 60),
+      diameter: length('Outside diameter of a flue', 8, 200),
+      centre: length('Centre above the barrel’s bottom', 1, 1500)
+    }),
+    dome: maybe(
+      quantity(
+        'Room in the dome',
+        'volume',
+        1e-6,
+        litres(200),
+        'Steam above the barrel: it steadies the pressure and keeps water out of the pipe.'
+      )
+    )
   }),
   vertical: group('Vertical', {
     diameter: length('Shell, inside diameter', 40, 1500),
@@ -41,6 +60,22 @@ export const boilerField = union('Form of boiler', 'form', {
     tubeDiameter: length('Outside diameter of a tube', 3, 120)
   }),
   horizontal: group('Horizontal with flue', flueDrum),
+  'return flue': group('Horizontal, the flue returns', {
+    diameter: length('Inside diameter', 40, 2500),
+    length: length('Inside length', 60, 5000),
+    flueDiameter: length('Flue with the fire, outside', 10, 1200),
+    flueCentre: length('Its centre above the bottom', 5, 2000),
+    returnDiameter: length('Flue that returns, outside', 8, 1200),
+    returnCentre: length('Its centre above the bottom', 5, 2400)
+  }),
+  marine: group('Marine, tubes return over the fire', {
+    diameter: length('Inside diameter', 40, 2500),
+    length: length('Inside length', 60, 5000),
+    flueDiameter: length('Furnace, outside', 10, 1200),
+    flueCentre: length('Its centre above the bottom', 5, 2000),
+    chamber: length('Combustion chamber, long', 5, 1500, 'Where the gas turns, inside the boiler at the far end.'),
+    tubes
+  }),
   pot: group('Pot', { diameter: length('Inside diameter', 20, 400), length: length('Inside length', 30, 800) }),
   electric: group('Electric', {
     diameter: length('Inside diameter', 40, 600),
@@ -57,7 +92,7 @@ const oils = { steam: 'steam oil', motion: 'motion oil', grease: 'grease' } as c
  * Lengths in m, pressures in Pa at the gauge, volumes in m³, weights in kg, power in W, times in s.
  */
 export const fitOutField = group('Fit-out', {
-  format: choice('Format', { 'joram.fit-out/1': 'joram.fit-out/1' }),
+  format: choice('Format', { 'joram.fit-out/2': 'joram.fit-out/2' }),
   name: text('Name', 1, 80),
   description: text('Class', 1, 80, 'As on its plate: 0-4-2 side tank, road roller, drainage pump.'),
   scale: text('Scale or gauge', 1, 40),
@@ -162,6 +197,22 @@ export const fitOutField = group('Fit-out', {
       ashpan: choice('Ashpan and grate', { fixed: 'fixed', pins: 'drop, held by pins', doors: 'drop doors' }),
       damper: flag('Damper'),
       chimneyBores: count('Chimney bores', 1, 2),
+      chimney: maybe(
+        length(
+          'Chimney, bore at its narrowest',
+          6,
+          600,
+          'Each bore, where the choke or the petticoat is. Left empty, it is taken from the fan’s adapter or the boiler.'
+        )
+      ),
+      nozzle: maybe(
+        length(
+          'Blast nozzle, bore',
+          1,
+          150,
+          'One for each bore of the chimney. About a seventh of the cylinder’s bore on a two-cylinder engine; left empty, that is taken.'
+        )
+      ),
       draught: choice('Draught before there is steam', {
         fan: 'fan on the chimney',
         'compressed air': 'compressed air into the blower',
@@ -179,7 +230,25 @@ export const fitOutField = group('Fit-out', {
     }),
     spirit: group('Spirit or tablets', {
       fuel: choice('Fuel', { spirit: 'spirit', gel: 'gel', tablets: 'tablets' }),
-      charge: text('One charge is', 1, 60)
+      charge: text('One charge is', 1, 60),
+      heat: maybe(
+        quantity(
+          'Heat of one charge',
+          'energy',
+          2e3,
+          60e6,
+          'Its weight times 30 MJ/kg for tablets, 27 for spirit, 20 for gel: 12 g of tablets are 360 kJ. Left empty, it is taken from the fill.'
+        )
+      ),
+      burns: maybe(
+        quantity(
+          'One charge burns',
+          'time',
+          30,
+          7200,
+          'From the match to the last flame. Left empty, the longest run is taken, or nine minutes.'
+        )
+      )
     }),
     electric: group('Electric element', {
       power: quantity('Power of the element', 'power', 50, 20_000),

@@ -41,9 +41,10 @@ function tubeRows(count: number, diameter: number, low: number, high: number, le
 }
 
 export interface BoilerShape {
-  /** Lowest and highest place where water can be, m. */
+  /** Lowest and highest place where water can be, m; the top of barrel or shell, without a dome. */
   readonly bottom: number;
   readonly top: number;
+  readonly roof: number;
   /** Highest plate or tube that the fire heats, m: water must cover it. */
   readonly heated: number;
   /** All the room for water and steam, m³. */
@@ -52,22 +53,40 @@ export interface BoilerShape {
   readonly volume: (height: number) => number;
 }
 
+type Locomotive = Extract<Boiler, { form: 'locomotive' }>;
+/** The wrapper, by its top: legs to the barrel's centre, then what closes it. */
+const wrapperTops: Record<Locomotive['top'], (b: Locomotive, r: number, plan: number) => Part[]> = {
+  barrel: (b, r, plan) => [prism(1, plan, -b.legs, r), lying(1, r, b.wrapperLength, 0, r)],
+  own: (b, r, plan) => [prism(1, plan, -b.legs, r), lying(1, b.wrapperWidth / 2, b.wrapperLength, r - b.wrapperWidth / 2, r)],
+  flat: (b, _, plan) => [prism(1, plan, -b.legs, b.barrelDiameter)]
+};
+
 const partsOf: {
-  [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => { parts: Part[]; bottom: number; top: number; heated: number };
+  [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => { parts: Part[]; bottom: number; top: number; roof?: number; heated: number };
 } = {
   locomotive: (b) => {
     const r = b.barrelDiameter / 2;
+    const plan = b.wrapperLength * b.wrapperWidth;
+    const roof = b.top === 'own' ? Math.max(b.barrelDiameter, r + b.wrapperWidth / 2) : b.barrelDiameter;
+    // A dome as a pillar of its room, half a barrel high: only its steam counts.
+    const dome = b.dome ? r : 0;
     return {
       parts: [
         lying(1, r, b.barrelLength, 0),
-        prism(1, b.wrapperLength * b.wrapperWidth, -b.legs, r),
-        lying(1, r, b.wrapperLength, 0, r),
+        ...wrapperTops[b.top](b, r, plan),
         prism(-1, b.fireboxLength * b.fireboxWidth, -b.legs, b.crown),
-        ...tubeRows(b.tubes.count, b.tubes.diameter, b.tubes.low, b.tubes.high, b.barrelLength)
+        ...tubeRows(b.tubes.count, b.tubes.diameter, b.tubes.low, b.tubes.high, b.barrelLength),
+        ...tubeRows(b.flues.count, b.flues.diameter, b.flues.centre, b.flues.centre, b.barrelLength),
+        ...(b.dome ? [prism(1, b.dome / dome, roof, roof + dome)] : [])
       ],
       bottom: -b.legs,
-      top: b.barrelDiameter,
-      heated: Math.max(b.crown, b.tubes.count ? b.tubes.high + b.tubes.diameter / 2 : 0)
+      top: roof + dome,
+      roof,
+      heated: Math.max(
+        b.crown,
+        b.tubes.count ? b.tubes.high + b.tubes.diameter / 2 : 0,
+        b.flues.count ? b.flues.centre + b.flues.diameter / 2 : 0
+      )
     };
   },
   vertical: (b) => ({
@@ -87,6 +106,32 @@ const partsOf: {
     top: b.diameter,
     heated: b.tubes.count ? b.tubes.high + b.tubes.diameter / 2 : 0
   }),
+  'return flue': (b) => ({
+    parts: [
+      lying(1, b.diameter / 2, b.length, 0),
+      lying(-1, b.flueDiameter / 2, b.length, b.flueCentre - b.flueDiameter / 2),
+      lying(-1, b.returnDiameter / 2, b.length, b.returnCentre - b.returnDiameter / 2)
+    ],
+    bottom: 0,
+    top: b.diameter,
+    heated: Math.max(b.flueCentre + b.flueDiameter / 2, b.returnCentre + b.returnDiameter / 2)
+  }),
+  marine: (b) => {
+    const roof = Math.max(b.flueCentre + b.flueDiameter / 2, b.tubes.count ? b.tubes.high + b.tubes.diameter / 2 : 0);
+    const floor = b.flueCentre - b.flueDiameter / 2;
+    return {
+      parts: [
+        lying(1, b.diameter / 2, b.length, 0),
+        lying(-1, b.flueDiameter / 2, b.length - b.chamber, floor),
+        // The chamber as a box as wide as the furnace, from its floor to over the tubes.
+        prism(-1, b.chamber * b.flueDiameter, floor, roof),
+        ...tubeRows(b.tubes.count, b.tubes.diameter, b.tubes.low, b.tubes.high, b.length - b.chamber)
+      ],
+      bottom: 0,
+      top: b.diameter,
+      heated: roof
+    };
+  },
   pot: (b) => ({ parts: [lying(1, b.diameter / 2, b.length, 0)], bottom: 0, top: b.diameter, heated: b.diameter * 0.25 }),
   electric: (b) => {
     // The element lies along the boiler: a rod of the volume it displaces, its top at the given height.
@@ -104,7 +149,7 @@ const partsOf: {
 export function boilerShape(boiler: Boiler): BoilerShape {
   const { parts, ...heights } = (partsOf[boiler.form] as (b: Boiler) => ReturnType<(typeof partsOf)['pot']>)(boiler);
   const volume = (z: number) => parts.reduce((sum, part) => sum + part.sign * part.below(z), 0);
-  return { ...heights, volume, total: volume(heights.top) };
+  return { roof: heights.top, ...heights, volume, total: volume(heights.top) };
 }
 
 /**

@@ -66,9 +66,14 @@ const coal: Fire<'solid'> = {
   damper: false,
   chimneyBores: 1,
   draught: 'fan',
+  chimney: null,
+  nozzle: null,
   adapter: mm(32),
   blower: psi(30)
 };
+
+/** A boiler without what few have. */
+const plain = { top: 'barrel', flues: { count: 0, diameter: mm(25), centre: mm(100) }, dome: null } as const;
 
 const habits: FitOut['habits'] = {
   draught: 'before',
@@ -83,7 +88,7 @@ const habits: FitOut['habits'] = {
 
 /** What most engines share; each pattern says only what is different about it. */
 const common = {
-  format: 'joram.fit-out/1',
+  format: 'joram.fit-out/2',
   gauge: true,
   tellTale: 'none',
   levels: { lowest: 0.25, wanted: 0.5, ceiling: 0.75 },
@@ -121,6 +126,7 @@ export const patterns: readonly Pattern[] = [
       workingPressure: psi(100),
       boiler: {
         form: 'locomotive',
+        ...plain,
         barrelDiameter: mm(216),
         barrelLength: mm(610),
         wrapperLength: mm(300),
@@ -181,6 +187,7 @@ export const patterns: readonly Pattern[] = [
       workingPressure: psi(90),
       boiler: {
         form: 'locomotive',
+        ...plain,
         barrelDiameter: mm(127),
         barrelLength: mm(340),
         wrapperLength: mm(165),
@@ -235,6 +242,7 @@ export const patterns: readonly Pattern[] = [
       workingPressure: psi(80),
       boiler: {
         form: 'locomotive',
+        ...plain,
         barrelDiameter: mm(86),
         barrelLength: mm(205),
         wrapperLength: mm(102),
@@ -322,6 +330,7 @@ export const patterns: readonly Pattern[] = [
       workingPressure: psi(130),
       boiler: {
         form: 'locomotive',
+        ...plain,
         barrelDiameter: mm(238),
         barrelLength: mm(590),
         wrapperLength: mm(290),
@@ -393,6 +402,7 @@ export const patterns: readonly Pattern[] = [
       workingPressure: psi(140),
       boiler: {
         form: 'locomotive',
+        ...plain,
         barrelDiameter: mm(760),
         barrelLength: mm(1780),
         wrapperLength: mm(860),
@@ -594,7 +604,7 @@ export const patterns: readonly Pattern[] = [
       fill: litres(0.11),
       runLimit: minutes(9),
       safetyValves: [valve(20, 'relief filler', true)],
-      fire: { with: 'spirit', fuel: 'tablets', charge: 'two tablets' },
+      fire: { with: 'spirit', fuel: 'tablets', charge: 'two tablets', heat: null, burns: null },
       feeds: [feed('Filler, cold', 'bottle', 0)],
       tanks: [],
       lubrication: [oil('Port face', 'hand', 'steam', 9), oil('Crank and bearings', 'hand', 'motion', 9)],

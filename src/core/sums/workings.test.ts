@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { energyAt, energyOf, energyTable, feedEnthalpy, passageOf, plantFigures, plantOf, raise, waterAtGlass } from '../boiler';
-import { boilerShape, coldFor, patterns } from '../engine';
+import { boilerShape, coldFor, type FitOut, patterns } from '../engine';
 import { ratedAir } from '../firing';
 import type { Field, Group } from '../form';
 import { boilingAt, saturationAtGauge, saturationPressure } from '../steam';
@@ -295,7 +295,17 @@ describe('a working is the sum', () => {
   });
 
   it('every number that an engine is stepped with, by class and when it has been learned', () => {
-    for (const engine of engines) {
+    const [tender, tin] = ['Little Bittern', 'Tin Heron'].map((name) => patterns.find((p) => p.fitOut.name === name)!.fitOut);
+    const said = [
+      { ...tender!, fire: { ...tender!.fire, chimney: 0.028, nozzle: 0.0045 } },
+      { ...tin!, fire: { ...tin!.fire, heat: 360e3, burns: 600 } }
+    ] as FitOut[];
+    const [drawnWith, charged] = said.map((f) => Object.fromEntries(plantFigures(f).map((x) => [x.key, x.worked.value])));
+    expect(drawnWith!.chimney).toBeCloseTo(2 * (Math.PI / 4) * 0.028 ** 2, 12);
+    expect(drawnWith!.nozzle).toBeCloseTo(2 * (Math.PI / 4) * 0.0045 ** 2, 12);
+    expect(charged!.power).toBeCloseTo(600, 9);
+    expect(plantOf(said[1]!).fire).toMatchObject({ charge: 360e3, burns: 600 });
+    for (const engine of [...engines, ...said.map((f) => ({ fitOut: f, plant: plantOf(f) }))]) {
       const usual = plantFigures(engine.fitOut);
       for (const { worked, name } of usual) reworked(worked, engine, `${engine.fitOut.name}: ${name}`);
       const learned = Object.fromEntries(usual.map((f) => [f.key, f.worked.value * 1.1]));

@@ -39,6 +39,10 @@
       height={Math.max(0, py(bounds.z0) - py(waterTop))}
     />
     {#each section.shell as r, i (i)}<rect class="shell" x={px(r.x)} y={py(r.z + r.h)} width={r.w * scale} height={r.h * scale} />{/each}
+    {#if section.dome}{@const d = section.dome}
+      <path class="shell" d="M{px(d.x)} {py(d.z)}V{py(d.z + d.h)}h{d.w * scale}V{py(d.z)}" />
+      <path class="open" d="M{px(d.x) + 1.5} {py(d.z)}H{px(d.x + d.w) - 1.5}" />
+    {/if}
     {#if section.shell.length > 1}
       <!-- Where barrel and wrapper meet there is no plate. -->
       {@const b = section.shell[1]!}

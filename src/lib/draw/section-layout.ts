@@ -62,7 +62,12 @@ export function sectionLayout(
   const boilerTall = stacked ? Math.min(wanted, width * 0.42 + 70) : wanted;
   const height = stacked ? boilerTall + 250 : wanted;
 
-  const all = [...section.shell, ...section.dry, ...(section.fire ? [{ ...section.fire, h: 0 }] : [])];
+  const all = [
+    ...section.shell,
+    ...(section.dome ? [section.dome] : []),
+    ...section.dry,
+    ...(section.fire ? [{ ...section.fire, h: 0 }] : [])
+  ];
   const bounds = {
     x0: Math.min(section.glassX - 0.03 * shape.top, ...all.map((r) => r.x)),
     x1: Math.max(...all.map((r) => r.x + r.w)),

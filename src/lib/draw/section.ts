@@ -14,6 +14,8 @@ export interface Section {
   shell: Rect[];
   /** What displaces water: firebox, flue, element. */
   dry: Rect[];
+  /** Over the barrel, with steam in it. */
+  dome?: Rect | undefined;
   /** Fire tubes, also dry; drawn thin. */
   tubes: Rect[];
   /** Grate bars or burner: a line. */
@@ -44,18 +46,21 @@ const sections: { [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => Se
   locomotive: (b) => {
     const box = { x: (b.wrapperLength - b.fireboxLength) / 2, z: -b.legs, w: b.fireboxLength, h: b.legs + b.crown };
     const end = b.wrapperLength + b.barrelLength;
+    const roof = b.top === 'own' ? Math.max(b.barrelDiameter, (b.barrelDiameter + b.wrapperWidth) / 2) : b.barrelDiameter;
+    // A dome is drawn as a pillar of its room, half a barrel high.
+    const tall = b.barrelDiameter / 2;
+    const dome = b.dome ? { w: Math.min(2 * tall, 2 * Math.sqrt(b.dome / tall / Math.PI)), h: tall } : undefined;
     return {
       shell: [
-        { x: 0, z: -b.legs, w: b.wrapperLength, h: b.legs + b.barrelDiameter },
+        { x: 0, z: -b.legs, w: b.wrapperLength, h: b.legs + roof },
         { x: b.wrapperLength, z: 0, w: b.barrelLength, h: b.barrelDiameter }
       ],
+      dome: dome && { x: b.wrapperLength + 0.3 * b.barrelLength - dome.w / 2, z: b.barrelDiameter, ...dome },
       dry: [box],
-      tubes: rows(b.tubes.count, b.tubes.low, b.tubes.high).map((z) => ({
-        x: box.x + box.w,
-        z: z - b.tubes.diameter / 2,
-        w: end - box.x - box.w,
-        h: b.tubes.diameter
-      })),
+      tubes: [
+        ...rows(b.tubes.count, b.tubes.low, b.tubes.high).map((z) => ({ z: z - b.tubes.diameter / 2, h: b.tubes.diameter })),
+        ...(b.flues.count ? [{ z: b.flues.centre - b.flues.diameter / 2, h: b.flues.diameter }] : [])
+      ].map((t) => ({ x: box.x + box.w, w: end - box.x - box.w, ...t })),
       fire: { x: box.x, z: -b.legs + 0.08 * box.h, w: box.w },
       glassX: -0.06 * end,
       along: { from: b.wrapperLength, to: end, z: Math.min(0, -b.legs * 0.25), word: 'barrel' },
@@ -92,6 +97,29 @@ const sections: { [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => Se
     }));
     const [flue] = tubes;
     return flueDrum(b, tubes, [], flue && { x: 0, z: flue.z + flue.h * 0.25, w: b.length * 0.55 });
+  },
+  'return flue': (b) => {
+    const [flue, back] = [
+      [b.flueCentre, b.flueDiameter],
+      [b.returnCentre, b.returnDiameter]
+    ].map(([centre, across]) => ({ x: 0, z: centre! - across! / 2, w: b.length, h: across! }));
+    return flueDrum(b, [back!], [flue!], { x: 0, z: flue!.z + flue!.h * 0.25, w: b.length * 0.5 });
+  },
+  marine: (b) => {
+    const floor = b.flueCentre - b.flueDiameter / 2;
+    const top = Math.max(floor + b.flueDiameter, b.tubes.count ? b.tubes.high + b.tubes.diameter / 2 : 0);
+    const furnace = { x: 0, z: floor, w: b.length - b.chamber, h: b.flueDiameter };
+    const tubes = rows(b.tubes.count, b.tubes.low, b.tubes.high).map((z) => ({
+      x: 0,
+      z: z - b.tubes.diameter / 2,
+      w: b.length - b.chamber,
+      h: b.tubes.diameter
+    }));
+    return flueDrum(b, tubes, [furnace, { x: b.length - b.chamber, z: floor, w: b.chamber, h: top - floor }], {
+      x: 0,
+      z: floor + 0.3 * b.flueDiameter,
+      w: 0.8 * (b.length - b.chamber)
+    });
   },
   pot: (b) => flueDrum(b, [], [], { x: b.length * 0.2, z: -0.35 * b.diameter, w: b.length * 0.6 }),
   electric: (b) => {

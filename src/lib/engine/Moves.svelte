@@ -52,7 +52,8 @@
       </tbody>
     </table>
     <p class="second small">
-      A model of this engine’s dimensions, not a measurement. What a drawing does not tell, as the strength of a fan, is usual for its class.
+      A model of this engine’s dimensions, not a measurement. What a drawing does not tell, as the strength of a fan, is usual for its
+      class.
     </p>
   {/if}
 </section>
