@@ -105,14 +105,11 @@ export const gasWay: readonly Parameter[] = [
         const bore = drawn('bore of the nozzle', its, 'length');
         return [line('nozzle', 'area', times(circle(), bore, bore, drawn('nozzles', chimneyBores, 'count')))];
       }
+      // Each cylinder blows through it in its turn: one or two make no difference.
       const nozzle = line(
         'bore of the nozzle',
         'length',
-        times(
-          drawn('bore of a cylinder', f.cylinders.bore, 'length'),
-          usual('a seventh', 1 / 7, 'ratio'),
-          toThePower(over(drawn('cylinders', f.cylinders.count, 'count'), usual('two', 2, 'count')), usual('one half', 0.5, 'ratio'))
-        )
+        times(drawn('bore of a cylinder', f.cylinders.bore, 'length'), usual('a seventh', 1 / 7, 'ratio'))
       );
       return [nozzle, line('nozzle', 'area', times(circle(), above(nozzle), above(nozzle)))];
     }

@@ -93,8 +93,9 @@ function fireOf(f: FitOut, so: Readonly<Record<string, number>>): Plant['fire'] 
       return { with: 'spirit', charge: so.power! * burns, burns, efficiency: so.efficiency!, fades: fire.fuel === 'tablets' };
     }
     case 'electric': {
+      // A knob is set a little under the valve, or the valve blows all day.
       const band = 5;
-      return { with: 'electric', power: so.power!, set: saturationAtGauge(heldAt(f) as Gauge).T + 0.5, band, lag: 15 };
+      return { with: 'electric', power: so.power!, set: saturationAtGauge((0.985 * heldAt(f)) as Gauge).T, band, lag: 15 };
     }
   }
 }
@@ -117,7 +118,8 @@ export function plantOf(f: FitOut, own: Overrides = {}): Plant {
     vent: hole({ tabletop: 1, small: 3, medium: 15, full: 60 }[f.size]),
     leak: so.leak!,
     blowDown: { tabletop: 2e-6, small: 12e-6, medium: 40e-6, full: 300e-6 }[f.size],
-    regulator: hole(((so.power! * 1.6) / (s.hg - s.hf)) * 3600),
+    // A regulator is made for its cylinders: an opening of a hundred-and-twentieth of their pistons hardly holds them back.
+    regulator: (f.cylinders.count * (Math.PI / 4) * f.cylinders.bore ** 2) / 120,
     moisture: so.moisture!,
     valves: f.safetyValves.map((v) => ({
       set: v.set,

@@ -71,6 +71,13 @@ const rules: readonly ((f: FitOut) => Problem | false)[] = [
       path: 'boiler.flues.centre',
       sentence: `Flues of ${show(b.flues.diameter)} with their centre ${show(b.flues.centre)} up do not lie inside a barrel of ${show(b.barrelDiameter)}.`
     },
+  ({ boiler: b }) =>
+    b.form === 'locomotive' &&
+    b.dome !== null &&
+    b.dome > 0.25 * (boilerShape(b).total - b.dome) && {
+      path: 'boiler.dome',
+      sentence: `A dome of ${printText(b.dome, 'volume', usualUnits)} on a boiler of ${printText(boilerShape(b).total - b.dome, 'volume', usualUnits)} is not likely: give a quarter of that at most.`
+    },
   ({ boiler: b }) => {
     if (b.form !== 'return flue' && b.form !== 'marine') return false;
     const inside = (centre: number, across: number) => centre >= across / 2 && centre + across / 2 < b.diameter;

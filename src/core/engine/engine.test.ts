@@ -156,6 +156,9 @@ describe('fit-out document', () => {
     expect(flues(0.12)[0]?.path).toBe('boiler.flues.centre');
     expect(flues(0.005)[0]?.path).toBe('boiler.flues.centre');
     expect([flues(0.05), flues(0.12, 0)]).toEqual([[], []]);
+    const dome = (volume: number) => problem((f) => Object.assign(f.boiler, { dome: volume }));
+    expect(dome(0.08)[0]).toMatchObject({ path: 'boiler.dome', sentence: expect.stringContaining('is not likely') });
+    expect(dome(0.2e-3)).toEqual([]);
     const drum = (boiler: object) => problem((f) => Object.assign(f, { boiler }))[0]?.path;
     const back = {
       form: 'return flue',

@@ -4,6 +4,7 @@ import { saturationAtGauge } from '../steam';
 import { above, type Gauge, given, line, over, plus, times, workedFrom, type WorkedStep } from '../units';
 import { type Day, dayInputs, runningOf, spare, usualDay } from './day';
 import { besides, demandOf } from './demand';
+import { heatUp } from './heat-up';
 import { type Given, type Sum, sum } from './sum';
 
 /** What a fire on a grate needs: each is worked from its grate. */
@@ -74,6 +75,11 @@ export const coal = onGrate(
     const weighed = (engine.used ?? []).filter((p) => p.fuel > 0 && p.inSteam > 0);
     const { lines, hour } = demandOf(engine, day.duty);
     const s = saturationAtGauge(engine.fitOut.workingPressure as Gauge);
+    const up = heatUp(engine.plant, { ...day, power: engine.plant.ratedSteam, from: 'class default', efficiency: 0.48 });
+    const useful = times(
+      given('share that reaches the water', 0.48, 'share', 'class default'),
+      given('heat of the fuel', fuels[grate.fuel].heat, 'heat of fuel', 'class default')
+    );
     const burnt = weighed.length
       ? line(
           'burnt while running',
@@ -94,23 +100,26 @@ export const coal = onGrate(
           'burnt while running',
           'mass flow',
           over(
-            times(hour, besides(), given('heat of a kilogram of steam', s.hg - 60e3, 'heat of fuel', 'steam tables')),
-            times(
-              given('share that reaches the water', 0.48, 'share', 'class default'),
-              given('heat of the fuel', fuels[grate.fuel].heat, 'heat of fuel', 'class default')
-            )
+            plus(
+              times(hour, besides(), given('heat of a kilogram of steam', s.hg - 60e3, 'heat of fuel', 'steam tables')),
+              above(up.losses)
+            ),
+            useful
           )
         );
     const bed = layer('one bed', grate, grate.fuel, 5);
-    return [
-      ...(weighed.length ? [] : lines),
-      bed,
-      burnt,
-      line(
-        'for the day',
-        'mass',
-        plus(above(bed), times(above(burnt), plus(runningOf(day), given('proving', 1800, 'time', 'class default')), spare(0.2, 'a fifth')))
-      )
-    ];
+    // Days that were weighed hold their raises; until then what water and metal take is counted by itself.
+    const raised = line('burnt while it is raised', 'mass', over(above(up.energy), useful));
+    const inSteam = times(above(burnt), plus(runningOf(day), given('proving', 1800, 'time', 'class default')));
+    return weighed.length
+      ? [bed, burnt, line('for the day', 'mass', plus(above(bed), times(inSteam, spare(0.2, 'a fifth'))))]
+      : [
+          ...lines,
+          ...up.lines,
+          bed,
+          burnt,
+          raised,
+          line('for the day', 'mass', plus(above(bed), times(plus(above(raised), inSteam), spare(0.2, 'a fifth'))))
+        ];
   }
 );

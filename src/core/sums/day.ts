@@ -1,7 +1,7 @@
 import type { FitOut } from '../engine';
 import { group, type Infer, quantity } from '../form';
 import { given, greater, line, over, roundedUp, times, above, type WorkedInput, type WorkedStep } from '../units';
-import { dutyField } from './demand';
+import { besides, demandOf, dutyField } from './demand';
 import { usualDuty } from './duties';
 import { fillOf, startingSum } from './start';
 import { conditions, type Given, usualConditions } from './sum';
@@ -37,7 +37,11 @@ export const canBeFed = (f: FitOut): boolean => f.feeds.some((x) => x.plumbed &&
 /** How many times it is filled: once where it can be fed, and again for each run where it cannot. */
 export function fillings(day: Day, engine: Given): { readonly lines: readonly WorkedStep[]; readonly count: WorkedInput } {
   const { fitOut } = engine;
+  const held = fitOut.fire.with === 'electric' && fitOut.fire.thermostat !== 'none';
   if (canBeFed(fitOut)) return { lines: [], count: given('fillings', 1, 'count', 'fit-out') };
+  // A thermostat makes what the engine asks for; any other set fire makes what it makes, and the valves blow off the rest.
+  const demand = held ? demandOf(engine, day.duty) : undefined;
+  const goes = demand ? times(demand.hour, besides()) : steamMade(engine);
   const lasts =
     fitOut.runLimit === null
       ? line(
@@ -45,7 +49,7 @@ export function fillings(day: Day, engine: Given): { readonly lines: readonly Wo
           'time',
           greater(
             given('five minutes', 300, 'time', 'class default'),
-            over(times(fillIn(day), given('part that may go', 0.45, 'share', 'class default'), coldWeight), steamMade(engine))
+            over(times(fillIn(day), given('part that may go', 0.45, 'share', 'class default'), coldWeight), goes)
           )
         )
       : undefined;
@@ -55,5 +59,5 @@ export function fillings(day: Day, engine: Given): { readonly lines: readonly Wo
     'count',
     greater(given('one at the least', 1, 'count', 'rule of the club'), roundedUp(over(runningOf(day), oneRun)))
   );
-  return { lines: [...(lasts ? [lasts] : []), count], count: above(count) };
+  return { lines: [...(lasts ? [...(demand?.lines ?? []), lasts] : []), count], count: above(count) };
 }

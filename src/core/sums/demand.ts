@@ -1,7 +1,7 @@
 import type { FitOut } from '../engine';
 import { choice } from '../form';
 import { saturationAtGauge } from '../steam';
-import { above, asked, type Gauge, given, lesser, line, minus, plus, times, type WorkedInput, type WorkedStep } from '../units';
+import { above, asked, type Gauge, given, lesser, line, minus, over, plus, times, type WorkedInput, type WorkedStep } from '../units';
 import { duties, type Duty, usualDuty } from './duties';
 import type { Given } from './sum';
 import { plain, quarterPi, rule } from './words';
@@ -63,18 +63,34 @@ export function demandOf({ fitOut: f, plant }: Pick<Given, 'fitOut' | 'plant'>, 
     )
   );
   const asks = times(above(turn), rule('turns', usualTurns(f), 'turns'));
-  // A fire that is set gives what it gives: the engine has no more. One that is drawn by the exhaust answers to the work.
+  // A fire that is set gives what it gives. One that is drawn by the exhaust answers to the work, as far as its grate can.
+  const s = saturationAtGauge(f.workingPressure as Gauge);
+  const most =
+    f.fire.with === 'solid'
+      ? line(
+          'most that its fire makes, drawn hard',
+          'mass flow',
+          over(
+            times(
+              given('length of the grate', f.fire.grateLength, 'length', 'fit-out'),
+              given('width of the grate', f.fire.grateWidth, 'length', 'fit-out'),
+              rule('reaches the water from a grate drawn hard', 5e5, 'heat on an area')
+            ),
+            given('heat of evaporation', s.hg - s.hf, 'heat of fuel', 'steam tables')
+          )
+        )
+      : undefined;
   const moving = line(
     'used while it moves',
     'mass flow',
-    f.fire.with === 'solid' ? asks : lesser(asks, given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default'))
+    lesser(asks, most ? above(most) : given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default'))
   );
   const hour = line(
     'used over the hour',
     'mass flow',
     times(above(moving), rule(`part of the hour in which it moves, ${from}`, d.moving, 'share'))
   );
-  return { lines: [chest, fresh, left, taken, turn, moving, hour], moving: above(moving), hour: above(hour) };
+  return { lines: [chest, fresh, left, taken, turn, ...(most ? [most] : []), moving, hour], moving: above(moving), hour: above(hour) };
 }
 
 /** What goes besides: blower, whistle, injector, drains, valves that lift. */

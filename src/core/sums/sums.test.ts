@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { plantOf, waterAtGlass } from '../boiler';
 import { type FitOut, hotFor, patterns } from '../engine';
-import { psi } from '../units';
+import { saturationAtGauge } from '../steam';
+import { type Gauge, psi } from '../units';
+import { usualDay } from './day';
 import { usualTurns } from './demand';
+import { heatUp } from './heat-up';
 import { dayNeeds, demandOf, dip, fillOf, fuelAndWater, type Given, needsPair, startingSum, type Used, usualPair } from '.';
 
 const fitOf = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
@@ -119,8 +122,11 @@ describe('the use of steam', () => {
       demandOf(engineOf({ ...two, cylinders: { ...two.cylinders, ...more } })).moving.value / demandOf(engineOf(two)).moving.value;
     expect(of({ count: 1 })).toBeCloseTo(0.5, 9);
     expect(of({ doubleActing: false })).toBeCloseTo(0.5, 9);
-    expect(of({ bore: 0.076 })).toBeCloseTo(4, 9);
-    expect(of({ stroke: 0.114 })).toBeCloseTo(2, 9);
+    expect(of({ bore: 0.019 })).toBeCloseTo(0.25, 9);
+    expect(of({ stroke: 0.0285 })).toBeCloseTo(0.5, 9);
+    // A grate drawn hard gives the water half a megawatt for each square metre, and no engine uses more than that makes.
+    const s = saturationAtGauge(psi(90) as Gauge);
+    expect(of({ bore: 0.076 }) * demandOf(engineOf(two)).moving.value).toBeCloseTo((5e5 * 0.138 * 0.094) / (s.hg - s.hf), 9);
   });
   it('a fire that is set gives what it gives: no engine uses more than its burner makes', () => {
     const big = { ...rail.fitOut, cylinders: { ...rail.fitOut.cylinders, bore: 0.05, stroke: 0.05 } };
@@ -157,6 +163,13 @@ describe('what a day needs', () => {
   const need = (engine: Given, key: string, running?: number) => day(engine, running).find((f) => f.key === key)!.worked;
   const lineOf = (engine: Given, key: string, name: string, running?: number) =>
     need(engine, key, running).steps.find((s) => s.result.name === name)!.result.value;
+
+  it('coal for a day holds the raise besides the steam, until days were weighed', () => {
+    const up = heatUp(hen.plant, { ...usualDay(hen), water: 283.15, power: 1, from: 'class default', efficiency: 1 });
+    expect(lineOf(hen, 'fuel', 'burnt while it is raised')).toBeCloseTo(up.energy.result.value / (0.48 * 32e6), 6);
+    const weighed = { ...hen, used: [{ fuel: 9, inSteam: 7200, water: 0 }] as unknown as readonly Used[] };
+    expect(need(weighed, 'fuel').steps.map((x) => x.result.name)).not.toContain('burnt while it is raised');
+  });
 
   it('what burns brings each filling to pressure and then runs: with no running at all there is still the raise', () => {
     for (const engine of [rail, skater, tin]) {
