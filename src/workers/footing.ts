@@ -120,5 +120,9 @@ export function footing({ id, added, now }: { id: string; added: readonly Entry[
 const over = (raise: RaisePlan, litAt: number, now: number): RaisePlan => {
   const at = (now - litAt) / 1000;
   const band = { early: at, middle: at, late: at, sure: 1 };
-  return { gates: raise.gates.map((g) => ({ ...g, band: gateBand(raise, g.pressure).middle > at ? band : g.band })), up: band };
+  return {
+    gates: raise.gates.map((g) => ({ ...g, band: gateBand(raise, g.pressure).middle > at ? band : g.band })),
+    up: band,
+    alight: band
+  };
 };

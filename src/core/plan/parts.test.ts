@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { plantOf } from '../boiler';
-import { type FitOut, patterns } from '../engine';
+import { plantOf, usualFill } from '../boiler';
+import { type FitOut, inSteamAt, patterns } from '../engine';
 import { compose } from '../procedure';
 import { startingSum } from '../sums';
 import { type DayPlan, kitFor, planRaise, schedule, type Task, usualPlan, withFill } from '.';
@@ -284,5 +284,31 @@ describe('a plan from outside, at the edges of its fields', () => {
   ])('%s', (name, yes, no) => {
     for (const more of yes) expect(field(more), JSON.stringify(more)).toBeUndefined();
     for (const more of no) expect(field(more), JSON.stringify(more)).toBe(name);
+  });
+
+  it('waits on an engine without a gauge for what shows instead, and for the start fuel to be well alight', () => {
+    const tin = patterns.find((p) => p.fitOut.name === 'Tin Heron')!.fitOut;
+    for (const f of [tin, { ...tin, tellTale: 'feather' as const }, { ...tin, tellTale: 'spring' as const }]) {
+      const [procedure, plant] = [compose(f), plantOf(f)];
+      const heating = classHeating(f, plant, { water: usualFill(f, plant), T: 333.15 });
+      const raise = planRaise(f, procedure, plant, heating, { water: 333.15, air: 288.15 });
+      const seen = procedure.steps.filter((x) => x.gates.some((g) => g.kind === 'seen'));
+      expect(seen.length, f.tellTale).toBeGreaterThan(0);
+      const plan = { minutes: {}, without: [], tests: [] };
+      for (const t of tasksOf(procedure, plan, raise).filter((t) => seen.some((x) => x.key === t.step.key))) {
+        const at = { whistle: 0.6, feather: 0.97, spring: 0.4, none: NaN }[f.tellTale] * inSteamAt(f);
+        expect(t.afterMatch, t.step.key).toBe(certain(gateBand(raise, at)));
+        expect(t.afterMatch!).toBeGreaterThan(60);
+      }
+    }
+    const hen = patterns.find((p) => p.fitOut.name === 'Marsh Hen')!.fitOut;
+    const plant = plantOf(hen);
+    const heating = classHeating(hen, plant, { water: usualFill(hen, plant), T: 288.15 });
+    const raise = planRaise(hen, compose(hen), plant, heating, { water: 288.15, air: 288.15 });
+    expect(raise.alight!.middle).toBeCloseTo(2 * heating.lag, 9);
+    expect(raise.alight!.late).toBeCloseTo(2 * heating.lag * Math.exp(1.2816 * heating.lagSpread), 9);
+    const first = compose(hen).steps.find((x) => x.gates.some((g) => g.kind === 'seen' && g.what === 'start fuel alight'))!;
+    const task = tasksOf(compose(hen), { minutes: {}, without: [], tests: [] }, raise).find((t) => t.step.key === first.key)!;
+    expect(task.afterMatch).toBe(raise.alight!.late);
   });
 });

@@ -1,7 +1,7 @@
 import { type Plant, usualFill, energyAt, type EnergyTable } from '../boiler';
 import { ahead, type Band, type Heating, startRaise } from '../forecast';
 import { type FitOut, inSteamAt } from '../engine';
-import type { Procedure } from '../procedure';
+import { opensAtPressure, type Procedure } from '../procedure';
 import { boilingAt } from '../steam';
 import { standardAtmosphere } from '../units';
 
@@ -10,13 +10,15 @@ export interface RaisePlan {
   readonly gates: readonly { readonly pressure: number; readonly band: Band }[];
   /** To the pressure in steam. */
   readonly up: Band;
+  /** To the start fuel well alight. */
+  readonly alight?: Band;
   /** After the fire is out: s until the pressure has fallen by itself, falling. */
   readonly cooling?: readonly { readonly pressure: number; readonly after: number }[];
 }
 
-/** The pressures that a procedure's steps wait for on the way to steam, rising, Pa at the gauge. */
+/** The pressures that a procedure's steps wait for on the way to steam, or for what shows at them, rising, Pa at the gauge. */
 export const pressuresOf = (procedure: Procedure, inSteam: number): number[] =>
-  [...new Set([...procedure.steps.flatMap((s) => s.gates.flatMap((g) => (g.kind === 'pressure' ? [g.atLeast] : []))), inSteam])]
+  [...new Set([...procedure.steps.flatMap((s) => s.gates.flatMap((g) => opensAtPressure(g, inSteam) ?? [])), inSteam])]
     .filter((p) => p <= inSteam * 1.0001)
     .sort((a, b) => a - b);
 
@@ -46,8 +48,15 @@ export function planRaise(
   return {
     gates: gates.map((pressure, i) => ({ pressure, band: bands[i]! })),
     up: bands.at(-1)!,
+    alight: alightIn(heating),
     cooling: cooling(plant, filter.table, air, inSteamAt(fitOut), fallsTo(procedure))
   };
+}
+
+/** A fire comes up as a series of equal shrinkings: in two of its lags it is well alight. */
+function alightIn({ lag, lagSpread }: Heating): Band {
+  const at = (z: number) => 2 * lag * Math.exp(z * lagSpread);
+  return { early: at(-1.2816), middle: at(0), late: at(1.2816), sure: 1 };
 }
 
 /** The pressures that a procedure waits for while it cools, falling, Pa at the gauge. */

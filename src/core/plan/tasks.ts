@@ -1,5 +1,5 @@
 import type { Band } from '../forecast';
-import type { Phase, Procedure, Step } from '../procedure';
+import { type Gate, opensAtPressure, type Phase, type Procedure, type Step } from '../procedure';
 import type { DayPlan } from './day';
 import { gateBand, type RaisePlan } from './raising';
 import { type Hand, type Schedule, schedule, type Task } from './schedule';
@@ -16,6 +16,15 @@ export type Busy = Readonly<Record<string, readonly (readonly [number, number])[
  */
 export const certain = ({ middle, late }: Band): number => (late < Infinity ? late : middle);
 
+/** When a gate opens, s after the match, at its late edge; undefined where nothing forecasts it. */
+function opensAfter(gate: Gate, raise: RaisePlan): number | undefined {
+  if (gate.kind === 'minutes') return gate.minutes * 60;
+  if (gate.kind === 'seen' && gate.what === 'start fuel alight') return raise.alight && certain(raise.alight);
+  // The last of its gates is the pressure in steam.
+  const pressure = opensAtPressure(gate, raise.gates.at(-1)?.pressure ?? 0);
+  return pressure === undefined ? undefined : certain(gateBand(raise, pressure));
+}
+
 /** Steps by key, of the phases before running, with what this plan changes. */
 export function tasksOf(
   procedure: Procedure,
@@ -27,12 +36,10 @@ export function tasksOf(
   const steps = procedure.steps.filter((s) => upToRunning.includes(s.phase) && !plan.without.includes(s.key) && !done.has(s.key));
   const lightsAt = procedure.steps.findIndex((s) => s.act === 'light');
   const tasks = steps.map((step): Task => {
-    const gate = step.gates.find((g) => g.kind === 'pressure');
-    const after = step.gates.find((g) => g.kind === 'minutes');
     const afterLighting = procedure.steps.indexOf(step) > lightsAt;
     // The time to do a step counts from when it opens, and it opens at the late edge: nine times in ten there is no wait.
-    const opens =
-      gate?.kind === 'pressure' ? certain(gateBand(raise, gate.atLeast)) : after?.kind === 'minutes' ? after.minutes * 60 : undefined;
+    const waits = step.gates.flatMap((g) => opensAfter(g, raise) ?? []);
+    const opens = waits.length ? Math.max(...waits) : undefined;
     return {
       step,
       span: span(step),

@@ -28,4 +28,16 @@ export const observations = {
 } as const;
 
 export type Observation = keyof typeof observations;
+
+/**
+ * What shows on the way up, by the share of the pressure in steam at which it does: an engine without a gauge is waited for by these. What a
+ * keeper tells a rough time by, and no reading.
+ */
+export const showsAt: Partial<Record<Observation, number>> = {
+  'needle moving': 0.03,
+  'spring stiff': 0.4,
+  'whistle note': 0.6,
+  feather: 0.97,
+  'blowing off': 1
+};
 export const observationKeys = Object.keys(observations) as Observation[];

@@ -1,5 +1,5 @@
 import type { FitOut } from '../engine';
-import type { Observation } from './observations';
+import { type Observation, showsAt } from './observations';
 import type { Act, ThingKey } from './things';
 import type { Valve } from './valves';
 
@@ -14,6 +14,13 @@ export type Gate =
   | { readonly kind: 'seen'; readonly what: Observation }
   | { readonly kind: 'minutes'; readonly after: string; readonly minutes: number }
   | { readonly kind: 'fire out' };
+
+/** The pressure at which a gate is expected to open on the way up, Pa at the gauge; undefined where no pressure opens it. */
+export function opensAtPressure(gate: Gate, inSteam: number): number | undefined {
+  if (gate.kind === 'pressure') return gate.atLeast;
+  const share = gate.kind === 'seen' ? showsAt[gate.what] : undefined;
+  return share === undefined ? undefined : share * inSteam;
+}
 
 /** What shows that a step was done, beyond the word of whoever did it. */
 export const evidences = ['tick', 'glass reading', 'pressure reading', 'temperature reading', 'lift', 'count', 'initials'] as const;

@@ -1,6 +1,6 @@
 <script lang="ts">
   // What comes after NOW, each with what it waits for. Touching one brings it to NOW.
-  import type { Phase } from '$core/procedure';
+  import type { Phase, Step } from '$core/procedure';
   import { printMarks } from '$core/units';
   import type { Placed } from '$core/watch';
   import { unitChoice } from '../sheet/unit-choice';
@@ -9,14 +9,14 @@
   let {
     next,
     phase,
-    at,
+    opens,
     onchoose,
     onall
   }: {
     next: readonly Placed[];
     phase: Phase;
-    /** About when a pressure will be reached, ms since 1970. */
-    at?: (pressure: number) => number | undefined;
+    /** About when a step’s gate will open, ms since 1970. */
+    opens?: (step: Step) => number | undefined;
     onchoose: (key: string) => void;
     onall: () => void;
   } = $props();
@@ -25,8 +25,7 @@
   /** What a step waits for, in a word or two: the whole sentence stands at NOW. */
   function waits({ step, standing }: Placed): string {
     if (standing.is === 'waiting') {
-      const gate = step.gates.find((g) => g.kind === 'pressure');
-      const when = gate?.kind === 'pressure' ? at?.(gate.atLeast) : undefined;
+      const when = opens?.(step);
       return `${text(standing.waits[0] ?? '').replace(/^opens (at |when seen: |when it has fallen to )/, '')}${when ? ` · ${clock(when)}` : ''}`;
     }
     if (standing.is === 'blocked') return 'not yet';

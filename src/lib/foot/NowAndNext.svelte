@@ -25,14 +25,14 @@
     ondone={foot.done}
     onskip={foot.skip}
     {onlift}
-    at={foot.forecast.at}
+    opens={foot.forecast.opens}
     onback={() => foot.choose(undefined)}
   />
 {/if}
 {#if missed}
   <button class="quiet missed" onclick={() => onopen('steps')}>{missed} earlier {missed === 1 ? 'step' : 'steps'} not done</button>
 {/if}
-<NextSteps next={foot.next} at={foot.forecast.at} phase={foot.state.phase} onchoose={foot.choose} onall={() => onopen('steps')} />
+<NextSteps next={foot.next} opens={foot.forecast.opens} phase={foot.state.phase} onchoose={foot.choose} onall={() => onopen('steps')} />
 <OpenThings open={foot.state.open} onclose={foot.shut} />
 
 <style>

@@ -1,6 +1,7 @@
 <script lang="ts">
   // The one thing to do: what, how, what opened it, and on request why. Done takes one touch, skipping a reason.
   import { isDue } from '$core/log';
+  import type { Step } from '$core/procedure';
   import type { Placed } from '$core/watch';
   import { mark, printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
@@ -10,7 +11,7 @@
     placed,
     refusal,
     chosen = false,
-    at,
+    opens,
     ondone,
     onskip,
     onlift,
@@ -20,8 +21,8 @@
     /** Why it could not be called done just now. */
     refusal?: string | undefined;
     chosen?: boolean;
-    /** About when a pressure will be reached, ms since 1970. */
-    at?: (pressure: number) => number | undefined;
+    /** About when a step’s gate will open, ms since 1970. */
+    opens?: (step: Step) => number | undefined;
     ondone: () => void;
     onskip: (reason: string) => void;
     onlift?: () => void;
@@ -32,8 +33,7 @@
   const lacking = $derived(standing.is === 'lacking' ? standing.lacks : undefined);
   const text = (t: string) => printMarks(t, unitChoice());
   const opened = $derived(step.gates.flatMap((g) => (g.kind === 'pressure' ? [mark(g.atLeast, 'pressure')] : []))[0]);
-  const gate = $derived(step.gates.find((g) => g.kind === 'pressure'));
-  const opensAt = $derived(standing.is === 'waiting' && gate?.kind === 'pressure' ? at?.(gate.atLeast) : undefined);
+  const opensAt = $derived(standing.is === 'waiting' ? opens?.(step) : undefined);
   let why = $state(false);
   let skipping = $state(false);
   let reason = $state('');

@@ -1,5 +1,7 @@
+import { inSteamAt } from '$core/engine';
 import type { Entry, Log } from '$core/log';
 import type { DayPlan, Known } from '$core/plan';
+import { opensAtPressure, type Step } from '$core/procedure';
 import type { Footing } from '../../workers/jobs';
 import { ask } from '../ask';
 import { clubNow } from '../outbox/club-time';
@@ -53,8 +55,10 @@ export class Forecast {
     void this.#ask(this.#log!);
   }
 
-  /** About when a pressure will be reached, ms since 1970; undefined when it is not known. */
-  at = (pressure: number): number | undefined => {
+  /** About when a step's first gate will open, ms since 1970; undefined when it is not known. */
+  opens = ({ gates }: Pick<Step, 'gates'>): number | undefined => {
+    const [pressure] = gates.flatMap((g) => opensAtPressure(g, inSteamAt(this.#known.fitOut)) ?? []);
+    if (pressure === undefined) return undefined;
     const gate = this.footing?.live.gates.find((g) => g.pressure >= pressure * 0.999);
     return gate && gate.band.middle < Infinity ? gate.band.middle : undefined;
   };
