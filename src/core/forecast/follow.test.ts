@@ -7,7 +7,7 @@ import { pastOf } from '../learn';
 import { add, type Entry, fold, type Log } from '../log';
 import { psi } from '../units';
 import { warnings } from '../watch';
-import { classHeating, fedOf, follow, type Heating, following, live, liveOf, waterReplayed } from '.';
+import { classHeating, fedOf, follow, type Heating, following, live, liveOf, waterIn, waterReplayed, waterUsed } from '.';
 
 const { fitOut, context, t0, entry, done, valve, log } = morning();
 const plant = plantOf(fitOut);
@@ -117,6 +117,49 @@ describe('the water held against what was then looked at', () => {
       ...[5, 6, 7, 8].map((m) => entry(m, 'reading', { pressure: psi(2), glass: 0.5, glassAt: psi(2) }))
     );
     expect(waterReplayed(cold, plant)).toBeUndefined();
+  });
+});
+
+describe('the water of a day, counted', () => {
+  const look = (minute: number, glass: number, gauge = 90) =>
+    entry(minute, 'reading', { pressure: psi(gauge), glass, glassAt: psi(gauge) });
+  const day = (...entries: Entry[]) => waterUsed(log(entry(0, 'fire', { act: 'light' }), ...entries), plant);
+  const [full, low] = [0.6, 0.4].map((glass) => waterIn(plant, { glass, gauge: psi(90) })) as [number, number];
+  it('is what the glass lost and what was fed, between the first look in steam and the last', () => {
+    const used = day(look(10, 0.9, 40), look(20, 0.6), look(50, 0.5), look(80, 0.4))!;
+    expect(used.kg).toBeCloseTo(full - low, 9);
+    expect(used.time).toBe(3600);
+    const [feed] = plant.feeds;
+    const fed = day(
+      look(20, 0.6),
+      entry(40, 'feed', { feed: feed!.name, on: true }),
+      entry(50, 'feed', { feed: feed!.name, on: false }),
+      look(80, 0.4),
+      entry(90, 'fire', { act: 'out' }),
+      look(95, 0.1)
+    )!;
+    expect(fed.kg).toBeCloseTo(full - low + 600 * feed!.rate, 6);
+    expect(fed.spread).toBeGreaterThan(0);
+    // Twice the fall is known better.
+    expect(day(look(20, 0.8), look(80, 0.2))!.spread).toBeLessThan(day(look(20, 0.6), look(80, 0.4))!.spread);
+  });
+  it('is not told by looks that lie close together, by a glass that rose, or by a fall within what looks have wrong', () => {
+    expect(day(look(20, 0.6), look(39, 0.4))).toBeUndefined();
+    expect(day(look(20, 0.6), look(41, 0.4))).toBeDefined();
+    expect(day(look(20, 0.4), look(80, 0.6))).toBeUndefined();
+    expect(day(look(20, 0.5), look(80, 0.45))).toBeUndefined();
+    expect(day(look(10, 0.6, 40), look(80, 0.4, 40))).toBeUndefined();
+  });
+  it('is kept with the raising, and the work of that day with it', () => {
+    const l = log(
+      entry(0, 'fire', { act: 'light' }),
+      entry(8, 'reading', { pressure: psi(15) }),
+      entry(12, 'reading', { pressure: psi(40) }),
+      look(20, 0.6),
+      look(80, 0.4)
+    );
+    expect(pastOf(l, 'light')!.used).toMatchObject({ kg: full - low, time: 3600, duty: 'light' });
+    expect(pastOf(l)!.used!.duty).toBe('passengers');
   });
 });
 

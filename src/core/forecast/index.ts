@@ -8,3 +8,4 @@ export { brief, copyRaise, fedIn, type Hole, holes, isHole, opened, puffed, type
 export { needleSpread, observe, type Seen } from './weigh';
 export * from './water';
 export * from './replay';
+export * from './used-water';

@@ -6,7 +6,7 @@ import type { Heating } from './heating';
 import { waterAt, waterIn } from './water';
 
 /** A raise is not asked about here: how its fire heats does not matter. */
-const noHeating: Heating = {
+export const noHeating: Heating = {
   lnHeat: 0,
   heatSpread: 0,
   lag: 1,

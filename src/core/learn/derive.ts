@@ -1,4 +1,5 @@
 import { type Log, type Summary, summarise } from '../log';
+import type { Duty } from '../sums';
 import { remember } from './engine';
 import type { Past } from './past';
 import type { Fit } from './raising';
@@ -7,7 +8,7 @@ import type { Fit } from './raising';
  * The version of what is derived from logs and plans and kept beside them. Raise it whenever the code that derives changes what
  * it says: `joram derive` then remakes what older code has made, and nothing else.
  */
-export const derivedVersion = 3;
+export const derivedVersion = 4;
 
 /** What is kept of a steaming that has ended, so that nobody has to read its log again. Made here and nowhere else. */
 export interface Derived {
@@ -16,9 +17,9 @@ export interface Derived {
   readonly version: number;
 }
 
-/** @param earlier what raisings before it had shown of the engine: what a forecast at its match stood on */
-export const derivedOf = (log: Log, earlier: readonly Fit[]): Derived => ({
+/** @param earlier what raisings before it had shown of the engine: what a forecast at its match stood on @param duty the work of that day */
+export const derivedOf = (log: Log, earlier: readonly Fit[], duty?: Duty): Derived => ({
   summary: summarise(log),
-  raised: remember(log, earlier) ?? null,
+  raised: remember(log, earlier, duty) ?? null,
   version: derivedVersion
 });

@@ -1,3 +1,4 @@
+import type { Duty } from '../sums';
 import { type Plant, plantOf, usualFill } from '../boiler';
 import { type FitOut, inSteamAt } from '../engine';
 import { ahead, type Band, classHeating, type Heating, startRaise } from '../forecast';
@@ -73,9 +74,10 @@ export function fitsNow(told: readonly Told[], learning: Learning): Fit[] {
  */
 export function remember(
   log: Log,
-  earlier: readonly Fit[] = []
+  earlier: readonly Fit[] = [],
+  duty?: Duty
 ): { readonly past: Past; readonly fit: Fit; readonly off?: number } | undefined {
-  const past = pastOf(log);
+  const past = pastOf(log, duty);
   if (!past) return undefined;
   const { fitOut } = log.context;
   const plant = plantOf(fitOut);

@@ -1,8 +1,9 @@
 import { type Plant, plantOf } from '../boiler';
 import { inSteamAt } from '../engine';
-import { brief, type Hole, isHole, startOf } from '../forecast';
+import { brief, type Hole, isHole, startOf, type UsedWater, waterUsed } from '../forecast';
 import { litAt, type Log, upAt } from '../log';
 import { saturationAtGauge } from '../steam';
+import { type Duty, usualDuty } from '../sums';
 import type { Gauge } from '../units';
 
 /** A raising as it was logged: what learning needs of a steaming, small enough to be kept with its summary. */
@@ -32,6 +33,8 @@ export interface Past {
   readonly fire: string;
   /** Tubes were swept when it was put away, or just before it. */
   readonly swept: boolean;
+  /** Water that it used in steam, and the work of that day. */
+  readonly used?: UsedWater & { readonly duty: Duty };
 }
 export interface Read {
   readonly at: number;
@@ -44,8 +47,8 @@ export const fireOf = ({ fire }: Log['context']['fitOut']): string =>
     ? `${fire.fuel}, ${Math.round(fire.grateLength * fire.grateWidth * 1e4)} cm²`
     : `${fire.with}, ${'power' in fire ? Math.round(fire.power) : fire.fuel}`;
 
-/** The raising in a log; undefined when there is no match or too little was read to learn from. */
-export function pastOf(log: Log): Past | undefined {
+/** The raising in a log, and the water of its day; undefined when there is no match or too little was read to learn from. */
+export function pastOf(log: Log, duty: Duty = usualDuty): Past | undefined {
   const { fitOut } = log.context;
   const lit = litAt(log);
   if (!lit) return undefined;
@@ -62,6 +65,7 @@ export function pastOf(log: Log): Past | undefined {
 
   const plant = plantOf(fitOut);
   const start = startOf(log, plant);
+  const used = waterUsed(log, plant);
   // Opened for a moment it lets air out; opened and left it takes over from the fan.
   const blows = log.events.flatMap((e) => (e.is === 'valve' && e.valve === 'blower' && e.at > lit ? [e] : []));
   const blower = blows.find((e, i) => e.open > 0.05 && blows[i + 1]?.entry !== e.entry);
@@ -84,7 +88,8 @@ export function pastOf(log: Log): Past | undefined {
       : [],
     lifts: log.state.lifts.flatMap(({ valve, lifted }) => (lifted === undefined ? [] : [{ valve, lifted }])),
     fire: fireOf(fitOut),
-    swept: log.state.steps['tubes-swept']?.outcome === 'done'
+    swept: log.state.steps['tubes-swept']?.outcome === 'done',
+    ...(used ? { used: { ...used, duty } } : {})
   };
 }
 

@@ -29,9 +29,10 @@ export interface Demand {
 /**
  * THE use of steam: from the cylinders and the day's duty. Quantities, tank, water, fuel and the forecast of the water read this and
  * nothing else. Displacement to cut-off and clearance, less what the clearance holds of the last stroke, × 1.6 for what condenses on the
- * way; by the turns; by the share of the hour in which it moves.
+ * way; by the turns; by the share of the hour in which it moves. Once days were counted by glass and feeds, it is held against them.
  */
-export function demandOf({ fitOut: f, plant }: Pick<Given, 'fitOut' | 'plant'>, duty: Duty = usualDuty): Demand {
+export function demandOf(engine: Pick<Given, 'fitOut' | 'plant' | 'used'>, duty: Duty = usualDuty): Demand {
+  const { fitOut: f, plant } = engine;
   const { cylinders: c } = f;
   const d = duties[duty];
   const from = `a day’s work: ${duty}`;
@@ -85,12 +86,37 @@ export function demandOf({ fitOut: f, plant }: Pick<Given, 'fitOut' | 'plant'>, 
     'mass flow',
     lesser(asks, most ? above(most) : given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default'))
   );
-  const hour = line(
-    'used over the hour',
-    'mass flow',
-    times(above(moving), rule(`part of the hour in which it moves, ${from}`, d.moving, 'share'))
+  const part = rule(`part of the hour in which it moves, ${from}`, d.moving, 'share');
+  const counted = (engine.used ?? []).flatMap((u) => u.water ?? []).slice(-6);
+  const shown = counted.length ? line('its own days, over what the sum says of them', 'ratio', heldAgainst(counted, engine)) : undefined;
+  const hour = line('used over the hour', 'mass flow', shown ? times(above(moving), part, above(shown)) : times(above(moving), part));
+  return {
+    lines: [chest, fresh, left, taken, turn, ...(most ? [most] : []), moving, ...(shown ? [shown] : []), hour],
+    moving: above(moving),
+    hour: above(hour)
+  };
+}
+
+/** Water that days took, over what they would have taken by the sum at their work, with what goes besides. */
+function heldAgainst(
+  days: readonly NonNullable<NonNullable<Given['used']>[number]['water']>[],
+  { fitOut, plant }: Pick<Given, 'fitOut' | 'plant'>
+) {
+  const bySum = days.map((d) => demandOf({ fitOut, plant }, d.duty).hour.value);
+  return over(
+    plus(...days.map((d, i) => given(`water of day ${i + 1}`, d.kg, 'mass', 'measured'))),
+    times(
+      plus(
+        ...days.map((d, i) =>
+          times(
+            given(`in steam, day ${i + 1}`, d.time, 'time', 'measured'),
+            given(`by the sum, day ${i + 1}: ${d.duty}`, bySum[i]!, 'mass flow', 'class default')
+          )
+        )
+      ),
+      besides()
+    )
   );
-  return { lines: [chest, fresh, left, taken, turn, ...(most ? [most] : []), moving, hour], moving: above(moving), hour: above(hour) };
 }
 
 /** What goes besides: blower, whistle, injector, drains, valves that lift. */

@@ -3,11 +3,14 @@ import type { FitOut } from '../engine';
 import { type Group, type Infer, quantity } from '../form';
 import { coldWater } from '../steam';
 import type { Worked } from '../units';
+import type { Duty } from './duties';
 
 /** What an engine used on past days: kg of fuel and s in steam, so that fuel an hour follows. */
 export interface Used {
-  readonly fuel: number;
+  /** kg, 0 where it was not weighed; s. */ readonly fuel: number;
   readonly inSteam: number;
+  /** Water counted by glass and feeds, kg over s, and the work of that day. */
+  readonly water?: { readonly kg: number; readonly time: number; readonly duty: Duty };
 }
 
 /** The engine that a sum is done for. */

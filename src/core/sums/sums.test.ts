@@ -128,6 +128,21 @@ describe('the use of steam', () => {
     const s = saturationAtGauge(psi(90) as Gauge);
     expect(of({ bore: 0.076 }) * demandOf(engineOf(two)).moving.value).toBeCloseTo((5e5 * 0.138 * 0.094) / (s.hg - s.hf), 9);
   });
+  it('is held against the days that were counted, at the work that they had: twice on a light day is twice on a hard one', () => {
+    const sum = (duty: 'light' | 'hard' | 'passengers') => demandOf(engineOf(two), duty).hour.value;
+    const counted = (...days: NonNullable<Used['water']>[]) => ({
+      ...engineOf(two),
+      used: days.map((water) => ({ fuel: 0, inSteam: 0, water }))
+    });
+    const light = { kg: 2 * 1.2 * 3600 * sum('light'), time: 3600, duty: 'light' as const };
+    for (const duty of ['light', 'passengers', 'hard'] as const)
+      expect(demandOf(counted(light), duty).hour.value).toBeCloseTo(2 * sum(duty), 9);
+    // Two days by their length: an hour at twice and three at once are five quarters.
+    const hard = { kg: 1.2 * 3 * 3600 * sum('hard'), time: 3 * 3600, duty: 'hard' as const };
+    const both = (light.kg + hard.kg) / (1.2 * 3600 * (sum('light') + 3 * sum('hard')));
+    expect(demandOf(counted(light, hard), 'passengers').hour.value / sum('passengers')).toBeCloseTo(both, 9);
+    expect(demandOf(counted(), 'hard').hour.value).toBe(sum('hard'));
+  });
   it('a fire that is set gives what it gives: no engine uses more than its burner makes', () => {
     const big = { ...rail.fitOut, cylinders: { ...rail.fitOut.cylinders, bore: 0.05, stroke: 0.05 } };
     expect(demandOf(engineOf(big)).moving.value).toBe(plantOf(big).ratedSteam);

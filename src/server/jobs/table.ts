@@ -16,15 +16,17 @@ export const jobs = {
   'what a log shows': ({
     context,
     entries,
-    before
+    before,
+    duty
   }: {
     context: Parameters<typeof fold>[0];
     entries: Parameters<typeof fold>[1];
     before: Parameters<typeof derivedOf>[1];
+    duty?: Parameters<typeof derivedOf>[2];
   }) => {
     const log = fold(context, entries);
     const { endedAt } = log.state;
-    return endedAt ? { endedAt, ...derivedOf(log, before) } : undefined;
+    return endedAt ? { endedAt, ...derivedOf(log, before, duty) } : undefined;
   },
   'club as an archive': archiveOf,
   /** A record that came from outside. Refuses with the first twenty things wrong with it. */

@@ -11,7 +11,8 @@ export async function settle(tx: Tx, club: string, id: string) {
   const shown = await work('what a log shows', {
     context: contextOf(found),
     entries,
-    before: await fitsBefore(tx, club, found.engineId, found.startedAt!)
+    before: await fitsBefore(tx, club, found.engineId, found.startedAt!),
+    ...(found.plan?.duty ? { duty: found.plan.duty } : {})
   });
   if (!shown) return;
   const { endedAt, summary, raised, version } = shown;

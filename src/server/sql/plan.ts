@@ -40,7 +40,10 @@ export async function knownOf(tx: Tx, club: string, engineIds: readonly string[]
           procedure: compose(fitOut),
           fits: fitsNow(toldFrom(own), learning),
           offs: own.flatMap((r) => (r.raised.off === undefined || learning.leftOut.includes(r.id) ? [] : [r.raised.off])),
-          used: own.flatMap((r) => (r.fuel && r.inSteam ? [{ fuel: r.fuel, inSteam: r.inSteam }] : []))
+          used: own.flatMap(({ id, fuel, inSteam, raised }) => {
+            const water = learning.leftOut.includes(id) ? undefined : raised.past.used;
+            return (fuel && inSteam) || water ? [{ fuel: fuel ?? 0, inSteam: inSteam ?? 0, ...(water ? { water } : {}) }] : [];
+          })
         }
       ];
     })
