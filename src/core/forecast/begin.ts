@@ -86,8 +86,8 @@ export function normalAt(share: number): number {
   return p < 0.5 ? -z : z;
 }
 
-/** One day in seven is odd, whatever the others were: an engine's past must not make its forecast stubborn. */
-const odd = { share: 0.15, heat: 0.55, boost: 0.45 } as const;
+/** One guess in four is of an odd day, whatever the others were: an engine's past must not make its forecast stubborn. Set on days for fitting. */
+const odd = { share: 0.25, heat: 0.55, boost: 0.55 } as const;
 /** The normal figure of a share among the odd days, or among the rest. */
 const among = (share: number): number => normalAt(share < odd.share ? share / odd.share : (share - odd.share) / (1 - odd.share));
 /** A spread as it is on an odd day: never less than that of any engine, and nothing where nothing is unknown. */
