@@ -3,22 +3,35 @@ import { describe, expect, it } from 'vitest';
 import {
   type Air,
   airThrough,
+  alight,
   type Around,
   type Bed,
   burn,
   coldBed,
+  depthOf,
   type Drawing,
+  drop,
+  type Element,
+  elementStep,
   fuelOn,
+  fuels,
+  gasCp,
+  type GasBurner,
+  gasStep,
   type Grate,
   heatOfAir,
   light,
   nusselt,
   type Passage,
   rake,
+  spiritStep,
   sweep,
   sweptTo,
+  tabletCurve,
+  type Tablets,
   tubeResistance,
-  transferUnits
+  transferUnits,
+  unlit
 } from '.';
 
 /** Tubes of a good small boiler, for which published relations give figures. */
@@ -125,6 +138,266 @@ describe('draught', () => {
     const hard = drawn({}, { drive, fan: 0, steam });
     expect((hard.fire + hard.door) / steam).toBeGreaterThan(2);
     expect((hard.fire + hard.door) / steam).toBeLessThan(4);
+  });
+});
+
+describe('what lies on a grate', () => {
+  it('is the blend of what was put on, by weight; raked, dropped and lit as hands do it', () => {
+    const bed = coldBed(290, 3e-4);
+    expect(bed).toMatchObject({
+      with: 'solid',
+      lit: 0,
+      fresh: 0,
+      ash: 0,
+      hot: 290,
+      warm: 290,
+      smoke: 290,
+      gas: 290,
+      soot: 3e-4,
+      coarse: 1
+    });
+    fuelOn(bed, 'charcoal', 1, 290);
+    fuelOn(bed, 'wood', 3, 310, 2);
+    const of = (key: keyof (typeof fuels)['wood']) => (fuels.charcoal[key] + 3 * fuels.wood[key]) / 4;
+    expect(bed.fresh).toBe(4);
+    expect(bed.warm).toBeCloseTo(305, 9);
+    expect(bed.coarse).toBeCloseTo(1.75, 9);
+    for (const [kept, key] of [
+      ['freshBulk', 'bulk'],
+      ['freshHeat', 'heat'],
+      ['freshIgnites', 'ignites'],
+      ['freshDies', 'dies'],
+      ['freshAsh', 'ash'],
+      ['freshFlame', 'flame'],
+      ['freshSlow', 'slow']
+    ] as const)
+      expect(bed[kept], key).toBeCloseTo(of(key), 6);
+    light(bed, 0.02);
+    light(bed, 0.01);
+    expect([bed.fluid, bed.fluidAll]).toEqual([0.03, 0.03]);
+    bed.ash = 0.4;
+    bed.lit = 2;
+    rake(bed);
+    expect(bed.ash).toBeCloseTo(0.06, 12);
+    // What was put on lies deep by its own weight, what glows by its own.
+    expect(depthOf(grate, bed)).toBeCloseTo(2 / (230 * grate.area) + 4 / (of('bulk') * grate.area), 9);
+    drop(bed);
+    expect([bed.lit, bed.fresh, bed.fluid, bed.ash]).toEqual([0, 0, 0, 0]);
+  });
+
+  it('burns of itself with a tenth of a layer of lumps glowing, hotter than it goes out at', () => {
+    const layer = grate.area * grate.lump * 230;
+    const is = (lit: number, hot: number) => alight(grate, { ...coldBed(288), lit, hot });
+    expect([is(0.11 * layer, 701), is(0.09 * layer, 701), is(0.11 * layer, 699)]).toEqual([true, false, false]);
+  });
+});
+
+describe('fires that are set', () => {
+  it('gas comes to its heat with its lag, and burns by its setting from the first moment', () => {
+    const gas: GasBurner = { with: 'gas', power: 1000, efficiency: 0.4, lightUp: 0.5, lag: 20, canister: 0.1 };
+    const f = unlit('gas', 288);
+    f.setting = 0.5;
+    let heat = 0;
+    for (let i = 0; i < 20; i++) heat = gasStep(gas, f, 1);
+    expect(heat).toBeCloseTo(1000 * 0.4 * 0.5 * (1 - 0.95 ** 20), 9);
+    expect([f.made, f.since]).toEqual([10_000, 20]);
+    expect(f.burnt).toBeCloseTo(10_000 / 46e6, 12);
+    f.setting = 0;
+    expect(gasStep(gas, f, 1)).toBeGreaterThan(0);
+    expect(f.since).toBe(0);
+    // A step longer than its lag does not overshoot.
+    f.setting = 1;
+    expect(gasStep(gas, f, 60)).toBeCloseTo(400, 9);
+  });
+
+  it('tablets rise over a fifth of their time and fade over a fifth; the whole charge burns, and then it is out', () => {
+    const mean = Array.from({ length: 1000 }, (_, i) => tabletCurve((i + 0.5) / 1000)).reduce((a, x) => a + x / 1000, 0);
+    expect(mean).toBeCloseTo(1, 5);
+    expect([tabletCurve(0), tabletCurve(1), tabletCurve(-0.1), tabletCurve(1.1)]).toEqual([0, 0, 0, 0]);
+    expect([tabletCurve(0.1), tabletCurve(0.9), tabletCurve(0.5)].map((x) => +x.toFixed(9))).toEqual([0.625, 0.625, 1.25]);
+    for (const fades of [true, false]) {
+      const charge: Tablets = { with: 'spirit', charge: 360e3, burns: 600, efficiency: 0.2, fades };
+      const f = unlit('spirit', 288);
+      expect(spiritStep(charge, f, 1)).toBe(0);
+      Object.assign(f, { setting: 1, charges: 2 });
+      let heat = 0;
+      for (let i = 0; i < 700; i++) heat += spiritStep(charge, f, 1);
+      expect(f.made / (2 * 360e3)).toBeCloseTo(1, 2);
+      expect(heat).toBeCloseTo(0.2 * f.made, 6);
+      expect(f.burnt).toBeCloseTo(f.made / 30e6, 12);
+      expect(f.setting).toBe(0);
+      expect(f.since).toBeGreaterThanOrEqual(600);
+    }
+  });
+
+  it('an element is on under its band and off at its set, as its sensor feels it, and in between as it was', () => {
+    const element: Element = { with: 'electric', power: 1500, set: 400, band: 5, lag: 15 };
+    const f = unlit('electric', 288);
+    f.setting = 1;
+    expect(elementStep(element, f, 390, 1)).toBe(1500);
+    expect(f.felt).toBeCloseTo(288 + 102 / 15, 9);
+    f.felt = 397;
+    expect(elementStep(element, f, 397, 1)).toBe(1500);
+    f.felt = 400;
+    expect(elementStep(element, f, 400, 1)).toBe(0);
+    f.felt = 397;
+    expect(elementStep(element, f, 397, 1)).toBe(0);
+    f.felt = 395;
+    expect(elementStep(element, f, 395, 1)).toBe(1500);
+    expect([f.made, f.since]).toEqual([4500, 5]);
+    f.setting = 0.5;
+    expect(elementStep(element, f, 390, 1)).toBe(750);
+    f.setting = 0;
+    expect([elementStep(element, f, 390, 1), f.since]).toEqual([0, 6]);
+  });
+});
+
+describe('a moment of the bed, by hand', () => {
+  const still: Around = { water: 430, ambient: 288, jets: 0, steam: 0, fan: 1, damper: 1, door: 0 };
+  const dt = 1e-3;
+  /** A bed as it is set, with the air that it settles to. */
+  const bedOf = (more: Partial<Bed>, on: Grate = grate, at: Around = still): Bed => {
+    const make = () => ({ ...coldBed(288, 1e-4), litBulk: 780, litHeat: 32e6, litDies: 850, smoke: 500, gas: 1000, ...more });
+    const settled = make();
+    for (let i = 0; i < 80; i++) {
+      const { through, past } = settled;
+      Object.assign(settled, make(), { through, past });
+      burn(on, settled, at, 1e-6);
+    }
+    return Object.assign(make(), { through: settled.through, past: settled.past });
+  };
+  const glowing = (lumps: number) => lumps * grate.lump * grate.area * 780;
+  const step = (bed: Bed, on: Grate = grate, at: Around = still) => {
+    const was = { ...bed };
+    const heat = burn(on, bed, at, dt);
+    const rate = (key: 'used' | 'drawn' | 'smoked' | 'burnt' | 'ash' | 'made' | 'soot' | 'fresh' | 'lit' | 'fluid' | 'hot' | 'warm') =>
+      (bed[key] - was[key]) / dt;
+    return { heat, rate, was };
+  };
+
+  it('uses of the air what strikes what glows: by its depth in lumps, less of larger ones, an eighth never', () => {
+    for (const [lumps, coarse] of [
+      [1, 1],
+      [4, 1],
+      [4, 2],
+      [40, 1]
+    ] as const) {
+      const { rate, was } = step(bedOf({ lit: glowing(lumps), hot: 1300, coarse }));
+      const hit = 0.88 * (1 - Math.exp(-lumps / (2 * coarse ** 1.5)));
+      const deep = Math.max(0, Math.min(1, (lumps / coarse - 6) / 8));
+      // A deep bed sends a quarter of its heat up as carbon monoxide, which finds what air is left.
+      const left = rate('drawn') - was.through * hit;
+      const gases = 2 * 0.25 * deep * was.through * hit;
+      expect(rate('used') / (was.through * hit + Math.min(0.9 * gases, 0.85 * left)), `${lumps} lumps × ${coarse}`).toBeCloseTo(1, 2);
+      expect(rate('burnt') * 32e6).toBeCloseTo(2.9e6 * was.through * hit * (1 + 0.25 * deep), -1);
+      expect(rate('drawn')).toBeCloseTo(was.through + was.past, 5);
+    }
+  });
+
+  it('goes out over two hundred kelvins, not all at once', () => {
+    const full = step(bedOf({ lit: glowing(4), hot: 1300 })).rate('burnt');
+    const share = (hot: number) => step(bedOf({ lit: glowing(4), hot })).rate('burnt') / full;
+    expect(share(730)).toBeCloseTo(0, 6);
+    expect(share(830)).toBeCloseTo(0.5, 1);
+    expect(share(930)).toBeCloseTo(1, 1);
+  });
+
+  it('leaves ash by what it burns, and burns no more than a quarter of what glows in a step', () => {
+    const { rate } = step(bedOf({ lit: glowing(4), hot: 1300, freshAsh: 0.06 }));
+    expect(rate('ash')).toBeCloseTo(0.06 * rate('burnt'), 9);
+    expect(rate('made')).toBeCloseTo(rate('burnt') * 32e6, 3);
+    expect(rate('lit')).toBeCloseTo(-rate('burnt'), 9);
+    const thin = bedOf({ lit: 1e-6, hot: 1300 });
+    burn(grate, thin, still, 2);
+    expect(thin.lit).toBeGreaterThanOrEqual(0.75e-6);
+  });
+
+  it('shines on its plates as a grey body does, less where black coal covers it', () => {
+    // With no way for air, what reaches the water is what shines, and what plates touch.
+    const blind = { ...grate, passage: { ...passage, grate: 1e-9, door: 1e-9 } };
+    const shines = (fresh: number) =>
+      step(bedOf({ lit: glowing(3), fresh, hot: 1200, warm: 1200, freshBulk: 780, freshIgnites: 2000 }, blind), blind).heat;
+    const black = 5.67e-8 * (1200 ** 4 - 430 ** 4) * grate.area * 0.45 * (1 - Math.exp(-3));
+    const plates = 8 * grate.area * (1200 - 430);
+    expect(shines(0) / (black + plates)).toBeCloseTo(1, 3);
+    const layer = 780 * grate.area * grate.lump;
+    expect(shines(layer) / (black * (1 - 0.75 / 2) + plates)).toBeCloseTo(1, 2);
+  });
+
+  it('fresh coal takes in a minute at eight millimetres, slower the larger and the damper; its flame burns over the bed', () => {
+    const takes = (over: Partial<Grate>, coarse = 1) => {
+      const on = { ...grate, lump: 0.008, damp: 0, ...over };
+      const { rate } = step(
+        bedOf(
+          {
+            lit: glowing(4),
+            fresh: 0.05,
+            hot: 1300,
+            warm: 900,
+            coarse,
+            freshIgnites: 730,
+            freshFlame: 0.12,
+            freshHeat: 32e6,
+            freshBulk: 780,
+            freshSlow: 1
+          },
+          on
+        ),
+        on
+      );
+      return -0.05 / rate('fresh');
+    };
+    expect(takes({})).toBeCloseTo(60, 0);
+    expect(takes({}, 2) / takes({})).toBeCloseTo(2 ** 1.3, 1);
+    expect(takes({ damp: 0.25 }) / takes({})).toBeCloseTo(2, 1);
+    // Half way to sixty kelvins over where it takes fire, half of it does.
+    const half = step(
+      bedOf({ lit: glowing(4), fresh: 0.05, hot: 1300, warm: 760, freshIgnites: 730, freshBulk: 780 }, { ...grate, lump: 0.008, damp: 0 }),
+      {
+        ...grate,
+        lump: 0.008,
+        damp: 0
+      }
+    );
+    expect(-0.05 / half.rate('fresh') / 0.7).toBeCloseTo(120, -1);
+  });
+
+  it('lighting fluid burns away in two minutes where it has air, and waits where it has none', () => {
+    const soaked = { fresh: 0.1, fluid: 0.004, fluidAll: 0.004 };
+    expect(step(bedOf(soaked)).rate('fluid')).toBeCloseTo(-0.004 / 120, 7);
+    const blind = { ...grate, passage: { ...passage, grate: 1e-9, door: 1e-9 } };
+    expect(step(bedOf(soaked, blind), blind).rate('fluid')).toBeCloseTo(0, 8);
+    const lit = bedOf(soaked);
+    for (let i = 0; i < 60; i++) burn(grate, lit, still, 1);
+    expect(lit.lit).toBeGreaterThan(0.01);
+  });
+
+  it('soot grows by what leaves as smoke and a little by all that burns, spread over the walls of the tubes, to a fifth of their bore', () => {
+    const bed = bedOf({ lit: glowing(4), fresh: 0.1, hot: 1300, warm: 900, freshFlame: 0.5 });
+    const { rate } = step(bed);
+    const walls = Math.PI * 0.0112 * 0.34 * 18;
+    const burnt = rate('lit') === 0 ? 0 : (rate('made') - 0.5 * bed.freshHeat * -rate('fresh')) / 32e6;
+    expect(rate('soot')).toBeCloseTo(((0.03 * rate('smoked')) / 33e6 + 0.0012 * burnt) / (90 * walls), 9);
+    expect(step(bedOf({ lit: glowing(4), hot: 1300, soot: 0.2 * 0.0112 })).rate('soot')).toBe(0);
+  });
+
+  it('what it makes goes to the water, up the chimney, into ash and smoke, and nowhere else', () => {
+    const bed = bedOf({ lit: glowing(4), hot: 1300 });
+    let [heat, made, up, smoked, n] = [0, 0, 0, 0, 0];
+    for (let i = 0; i < 240; i++) {
+      bed.lit = glowing(4);
+      const was = { ...bed };
+      const gives = burn(grate, bed, still, 1);
+      if (i < 120) continue;
+      n++;
+      heat += gives;
+      made += bed.made - was.made;
+      smoked += bed.smoked - was.smoked;
+      up += (bed.through + bed.past) * gasCp * (bed.smoke - 288);
+    }
+    expect(n).toBe(120);
+    expect((heat + up + smoked + 0.12 * (made - smoked)) / made).toBeCloseTo(1, 1);
+    expect(Math.abs((heat + up + smoked + 0.12 * (made - smoked)) / made - 1)).toBeLessThan(0.02);
   });
 });
 
