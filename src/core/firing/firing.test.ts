@@ -21,9 +21,11 @@ import {
   type Grate,
   heatOfAir,
   light,
+  naturalDraught,
   nusselt,
   type Passage,
   rake,
+  ratedAir,
   spiritStep,
   sweep,
   sweptTo,
@@ -116,6 +118,15 @@ describe('draught', () => {
     expect(door ** 2 / (2.4 * (0.03 * passage.door) ** 2)).toBeCloseTo(before, 6);
   });
 
+  it('of a fire that is drawn well is the air of a bed five lumps deep, door shut, bars clean', () => {
+    expect(ratedAir(passage, 0, 1, 0)).toBeCloseTo(drawn().fire, 9);
+    expect(ratedAir(passage, 20, 0, 5e-4)).toBeCloseTo(drawn({}, { drive: 20, fan: 0, soot: 5e-4 }).fire, 9);
+    // 9.81 · 2 m · 1.2 kg/m³ · (1 − 288/576): 11.8 Pa; none in a cold chimney.
+    expect([naturalDraught(2, 576, 288), naturalDraught(2, 288, 288), naturalDraught(2, 280, 288)].map((x) => +x.toFixed(3))).toEqual([
+      11.772, 0, 0
+    ]);
+  });
+
   it.each<[string, Partial<Passage>, Partial<Drawing>, -1 | 1]>([
     ['more tubes', { tubes: { ...tubes, count: 24 } }, {}, 1],
     ['a wider chimney', { chimney: 1e-3 }, {}, 1],
@@ -172,6 +183,14 @@ describe('what lies on a grate', () => {
       ['freshSlow', 'slow']
     ] as const)
       expect(bed[kept], key).toBeCloseTo(of(key), 6);
+    // Of what glows already as much as of what is black.
+    Object.assign(bed, { lit: 4, coarse: 1 });
+    fuelOn(bed, 'wood', 0, 290, 3);
+    expect(bed.coarse).toBe(1);
+    fuelOn({ ...bed, fresh: 4 }, 'wood', 8, 290, 3);
+    const half = { ...bed };
+    fuelOn(half, 'wood', 8, 290, 3);
+    expect(half.coarse).toBeCloseTo(2, 9);
     light(bed, 0.02);
     light(bed, 0.01);
     expect([bed.fluid, bed.fluidAll]).toEqual([0.03, 0.03]);
@@ -198,8 +217,8 @@ describe('fires that are set', () => {
     const f = unlit('gas', 288);
     f.setting = 0.5;
     let heat = 0;
-    for (let i = 0; i < 20; i++) heat = gasStep(gas, f, 1);
-    expect(heat).toBeCloseTo(1000 * 0.4 * 0.5 * (1 - 0.95 ** 20), 9);
+    for (let i = 0; i < 10; i++) heat = gasStep(gas, f, 2);
+    expect(heat).toBeCloseTo(1000 * 0.4 * 0.5 * (1 - 0.9 ** 10), 9);
     expect([f.made, f.since]).toEqual([10_000, 20]);
     expect(f.burnt).toBeCloseTo(10_000 / 46e6, 12);
     f.setting = 0;
@@ -221,9 +240,9 @@ describe('fires that are set', () => {
       expect(spiritStep(charge, f, 1)).toBe(0);
       Object.assign(f, { setting: 1, charges: 2 });
       let heat = 0;
-      for (let i = 0; i < 700; i++) heat += spiritStep(charge, f, 1);
+      for (let i = 0; i < 350; i++) heat += 2 * spiritStep(charge, f, 2);
       expect(f.made / (2 * 360e3)).toBeCloseTo(1, 2);
-      expect(heat).toBeCloseTo(0.2 * f.made, 6);
+      expect(heat / (0.2 * f.made)).toBeCloseTo(1, 9);
       expect(f.burnt).toBeCloseTo(f.made / 30e6, 12);
       expect(f.setting).toBe(0);
       expect(f.since).toBeGreaterThanOrEqual(600);
@@ -360,6 +379,43 @@ describe('a moment of the bed, by hand', () => {
       }
     );
     expect(-0.05 / half.rate('fresh') / 0.7).toBeCloseTo(120, -1);
+  });
+
+  it('what takes fire glows, less its flame, and chills or feeds what glows already; a tenth of its flame finds no air', () => {
+    // Too cool to burn, and what lies on it hot enough to take: nothing else happens.
+    const dark = {
+      lit: glowing(4),
+      fresh: 0.05,
+      hot: 690,
+      warm: 900,
+      freshIgnites: 730,
+      freshFlame: 0.1,
+      freshHeat: 28e6,
+      freshBulk: 780,
+      freshSlow: 1
+    };
+    const dry = { ...grate, lump: 0.008, damp: 0 };
+    const takes = step(bedOf(dark, dry), dry);
+    const caught = 0.05 / 60;
+    expect(takes.rate('fresh')).toBeCloseTo(-caught, 6);
+    expect(takes.rate('lit')).toBeCloseTo(0.9 * caught, 6);
+    expect(takes.rate('burnt')).toBeCloseTo(0.1 * caught, 6);
+    expect(takes.rate('smoked')).toBeCloseTo(0.1 * caught * 0.1 * 28e6, 0);
+    // What takes comes in a hundred and fifty kelvins over what it was, or a little under what glows.
+    const waits = step(bedOf({ ...dark, freshIgnites: 2000 }, dry), dry);
+    const warms = (takes.rate('hot') - waits.rate('hot')) / ((0.9 * caught) / dark.lit);
+    expect(warms / (900 + 150 - 690)).toBeCloseTo(1, 1);
+    const bright = { ...dark, hot: 1300, warm: 800 };
+    const [on, off] = [step(bedOf(bright, dry), dry), step(bedOf({ ...bright, freshIgnites: 2000 }, dry), dry)];
+    expect((on.rate('hot') - off.rate('hot')) / ((0.9 * caught) / dark.lit) / (1180 - 1300)).toBeCloseTo(1, 0);
+  });
+
+  it('fluid brings as much of what is soaked to a glow as its heat can, and that is a hundred kelvins over where it dies', () => {
+    const bed = bedOf({ fresh: 0.1, fluid: 0.004, fluidAll: 0.004 });
+    const { rate } = step(bed);
+    const heat = (0.004 / 120) * 43e6;
+    expect(rate('fresh') / ((-0.15 * heat) / (1100 * (700 + 100 - 288)))).toBeCloseTo(1, 2);
+    expect(bed.hot).toBeCloseTo(800, 0);
   });
 
   it('lighting fluid burns away in two minutes where it has air, and waits where it has none', () => {

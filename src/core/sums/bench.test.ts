@@ -64,6 +64,17 @@ const checks: readonly (readonly [key: string, said: object, value: number, unit
   ['endurance', { tank: 0.012, boiler: 0.001, uses: 4e-3 / 3600, reserve: 0.33 }, 131, 60, 0.5]
 ];
 
+describe('a glass on the bench', () => {
+  it('a cold third stands hot at 0.469 of the glass of a boiler whose figures are published, and needs a glass', () => {
+    const bittern = engines.find((e) => e.fitOut.name === 'Little Bittern')!;
+    const level = benchSum('hot-level')!;
+    expect(level.work({ glass: 1 / 3, used: 0, water: C(15) } as never, bittern).value).toBeCloseTo(0.469, 3);
+    expect(level.work({ glass: 1 / 3, used: 0.1, water: C(15) } as never, bittern).value).toBeLessThan(0.44);
+    expect(() => level.work({ glass: 0.98, used: 0, water: C(15) } as never, bittern)).toThrow('above the top nut');
+    expect(level.when!(engines.find((e) => e.fitOut.name === 'Water Rail')!)).toBe(false);
+  });
+});
+
 describe('the sums of the bench', () => {
   it.each(checks.map((c) => [c[0], c[1], c[2], c] as const))('%s of %j is %d', (key, said, value, [, , , unit, within, name]) => {
     const worked = work(key, said);

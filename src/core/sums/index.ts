@@ -9,6 +9,7 @@ import { slug } from './dip';
 import { drawings } from './drawing';
 import { gas } from './gas';
 import { condensate, evaporation, feedHeat, fuelForSteam, gasTime } from './heat';
+import { hotLevel } from './hot-level';
 import { gaugeAgainstThermometer, thermostat, thermostatFor } from './instruments';
 import { motionOil, steamOil } from './oil';
 import { pair } from './pair';
@@ -37,7 +38,7 @@ const daySums: readonly Sum<typeof dayInputs>[] = [water, startFuelFor, lighting
 const askedSums: readonly Sum[] = [pair, slug];
 /** The bench: on their own, by what people ask. */
 const bench: Readonly<Record<string, readonly Sum[]>> = {
-  Feeding: [enginePump, handStrokes, injectorDelivery, injectorLimit, slug, endurance],
+  Feeding: [hotLevel, enginePump, handStrokes, injectorDelivery, injectorLimit, slug, endurance],
   'Valves and tests': [valveDischarge, valveBore, accumulation, hydraulic, gaugeAgainstThermometer],
   'Fire and fuel': [evaporation, fuelForSteam, feedHeat, gasTime, equivalent, pair, thermostat, thermostatFor],
   'The engine at work': [power, meanPressureSum, steamUsed, condensate, turnsFromTaps],

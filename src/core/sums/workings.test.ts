@@ -112,6 +112,23 @@ const models: Record<string, (told: Record<string, number>, engine: Given, kind:
       throw error;
     }
   },
+  // Backwards: the hot glass that needs this cold one, by halving over what it would need.
+  'level to which that cold glass swells, mass of water and steam kept, the shell grown (IAPWS-IF97)': (x, { fitOut }) => {
+    let [low, high] = [0, 1];
+    for (let i = 0; i < 50; i++) {
+      const middle = (low + high) / 2;
+      const needs = coldFor(fitOut, middle, { used: x['gone before it is hot']!, fillAt: x['cold water']! }).volume;
+      if (
+        needs <
+        boilerShape(fitOut.boiler).volume(
+          fitOut.glasses[0]!.bottomNut + x['cold glass']! * (fitOut.glasses[0]!.topNut - fitOut.glasses[0]!.bottomNut)
+        )
+      )
+        low = middle;
+      else high = middle;
+    }
+    return low;
+  },
   'volume of the boiler up to that level': (x, { plant }) => waterAtGlass(plant.vessel, x['fill to']!, 288.15),
   'temperature at which water, slug and metal share the energy they had': (x, { plant }) => {
     const bare = { air: 0, energy: 0, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 };
