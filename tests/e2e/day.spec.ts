@@ -202,4 +202,7 @@ test('a past raising can be left out of what an engine has shown, and counted ag
   await expect.poll(from).not.toBe(had);
   await steams.getByRole('button', { name: 'count it again' }).click();
   await expect.poll(from).toBe(had);
+  // Its model brought up with one thing otherwise: more water takes longer.
+  const moves = page.getByRole('region', { name: 'What moves a raise' });
+  await expect(moves.getByRole('row', { name: /a fifth more water \d+ min \+\d+ %/ })).toBeVisible({ timeout: 20_000 });
 });

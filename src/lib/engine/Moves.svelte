@@ -3,7 +3,9 @@
   import type { FitOut } from '$core/engine';
   import { onMount } from 'svelte';
   import type { Output } from '../../workers/jobs';
+  import { printText } from '$core/units';
   import { ask } from '../ask';
+  import { unitChoice } from '../sheet/unit-choice';
 
   let { fitOut }: { fitOut: FitOut } = $props();
   let found = $state.raw<Output<'moves'>>();
@@ -19,7 +21,12 @@
   const span = $derived(most - least);
   const at = (longer: number) => ((Math.min(longer, most) - least) / span) * 100;
   const minutes = (s: number) => (s < Infinity ? `${Math.round(s / 60)} min` : 'never');
-  const percent = (x: number) => (x < Infinity ? `${x < 0 ? '−' : '+'}${Math.abs(Math.round(x * 100))} %` : 'never');
+  const percent = (x: number) => {
+    if (x === Infinity) return 'never';
+    const whole = Math.round(x * 100);
+    return whole === 0 ? 'as usual' : `${whole < 0 ? '−' : '+'}${Math.abs(whole)} %`;
+  };
+  const units = $derived(unitChoice());
 </script>
 
 <section class="box pad moves" aria-label="What moves a raise">
@@ -29,9 +36,12 @@
   {:else if found.time === Infinity}<p class="second">By its dimensions and ordinary practice this engine does not come into steam.</p>
   {:else}
     <p class="second small">
-      {minutes(found.time)} from the match to steam by its dimensions and ordinary practice, water at {fitOut.fire.with === 'spirit'
-        ? '60 °C'
-        : '15 °C'}. With one thing otherwise:
+      {minutes(found.time)} from the match to steam by its dimensions and ordinary practice, water at {printText(
+        fitOut.fire.with === 'spirit' ? 333.15 : 288.15,
+        'temperature',
+        units
+      )}. {#if fitOut.pace}It is kept to its pace, so that little moves it much.
+      {/if}With one thing otherwise:
     </p>
     <table class="ruled">
       <thead><tr><th>Otherwise</th><th class="wide" aria-hidden="true"></th><th class="r">Takes</th><th class="r">That is</th></tr></thead>
