@@ -48,9 +48,13 @@
     {/if}
     {#if live.water}
       <p class:caution={soon}>
-        {soon ? '▲ ' : ''}Without feeding, the glass is down to its lowest about {clock(live.water.middle)}, perhaps by {clock(
-          live.water.early
-        )}.{live.tank ? ` Tanks to about ${clock(live.tank.middle)}.` : ''}
+        {soon ? '▲ ' : ''}{live.water.middle <= live.at
+          ? `By what it used, and unless it was fed, the glass has been at its lowest since about ${clock(live.water.middle)}.`
+          : live.water.early <= live.at
+            ? `Without feeding, the glass is down to its lowest about ${clock(live.water.middle)}, perhaps already.`
+            : `Without feeding, the glass is down to its lowest about ${clock(live.water.middle)}, perhaps by ${clock(live.water.early)}.`}{live.tank
+          ? ` Tanks to about ${clock(live.tank.middle)}.`
+          : ''}
       </p>
     {/if}
     {#if slug || hot}<p class="second">{slug} {hot}</p>{/if}
