@@ -250,6 +250,9 @@
     padding-top: 4px;
     padding-bottom: 4px;
   }
+  .each td:nth-child(-n + 2) {
+    white-space: nowrap;
+  }
   .out td {
     color: var(--ink2);
     text-decoration: line-through;
