@@ -18,7 +18,7 @@ import {
 export interface Under {
   readonly id: string;
   readonly context: Context;
-  readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs'>;
+  readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs' | 'used'>;
   readonly plan?: DayPlan;
 }
 export interface Footing {
@@ -84,7 +84,7 @@ export function begin(under: Under, engine: ReturnType<typeof engineOf>): void {
     gates: [...new Set([...pressuresOf(procedure, inSteamAt(fitOut)), ...asked])].sort((a, b) => a - b),
     planned,
     log,
-    following: following(log, plant, heating, plan)
+    following: following(log, plant, heating, plan, under.known.used)
   });
 }
 

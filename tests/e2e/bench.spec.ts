@@ -103,3 +103,44 @@ for (const [name, size] of [
     await type('Wanted', '3000 mg/l');
     await expect(page.getByText('It is that clean already: give what is wanted, less than what is in it now.').first()).toBeVisible();
   });
+
+test('what a sum comes to is kept with an engine, dated, leads back to what was said, and is let go', async ({ page }) => {
+  await comeInAs(page, 'wenna');
+  await visit(page, '/bench/hydraulic');
+  await page.getByLabel('Filled in from').selectOption({ label: 'Pond Skater' });
+  await expect(page.locator('header').getByText('Pond Skater')).toBeVisible();
+  await page.getByLabel('Working pressure', { exact: true }).fill('110 psi');
+  await page.getByLabel('Working pressure', { exact: true }).blur();
+  await expect.poll(async () => words(await page.locator('.figures .figure').textContent())).toBe('220 psi');
+  await page.getByRole('button', { name: 'Keep with this engine' }).click();
+  await expect(page.getByRole('status')).toContainText('Kept with Pond Skater');
+  await page.getByRole('link', { name: 'Pond Skater', exact: true }).click();
+  await alive(page);
+  const kept = page.getByRole('region', { name: 'Kept from the bench' });
+  const row = kept.getByRole('row', { name: /Pressure of the hydraulic test/ });
+  await expect(row).toContainText('220 psi');
+  await expect(row).toContainText('Wenna Thrale');
+  // What cannot be worked is refused at its field, and a stranger to the sum's fields with it; nothing is kept of it.
+  const engine = new URL(page.url()).pathname.split('/')[2]!;
+  const send = (said: string) =>
+    page.request.post('/bench/hydraulic?/keep', {
+      form: { engine, said },
+      headers: { accept: 'application/json', 'x-sveltekit-action': 'true', origin: new URL(page.url()).origin }
+    });
+  for (const [said, sentence] of [
+    ['{"pressure":1e12,"times":2}', 'give a pressure between'],
+    ['{"pressure":700000,"times":2,"colour":1}', 'There is no “colour”'],
+    ['{', '']
+  ] as const)
+    expect(await (await send(said)).text()).toMatch(new RegExp(`"type":"failure"[^]*${sentence}`));
+  await page.reload();
+  await alive(page);
+  await expect(kept.getByRole('row')).toHaveCount(1);
+  await row.getByRole('link').click();
+  await alive(page);
+  await expect(page.getByLabel('Working pressure', { exact: true })).toHaveValue('110 psi');
+  await page.goBack();
+  await alive(page);
+  await row.getByRole('button', { name: /^Let go of/ }).click();
+  await expect(kept).toHaveCount(0);
+});

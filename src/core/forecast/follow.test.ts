@@ -150,6 +150,12 @@ describe('the water of a day, counted', () => {
     expect(day(look(20, 0.5), look(80, 0.45))).toBeUndefined();
     expect(day(look(10, 0.6, 40), look(80, 0.4, 40))).toBeUndefined();
   });
+  it('makes the forecast of the water begin from what such days took', () => {
+    const l = log(entry(0, 'fire', { act: 'light' }));
+    const usual = following(l, plant, heating).uses;
+    const water = { kg: 1.2 * 2 * usual * 3600, time: 3600, duty: 'passengers' as const };
+    expect(following(l, plant, heating, undefined, [{ fuel: 0, inSteam: 0, water }]).uses).toBeCloseTo(2 * usual, 9);
+  });
   it('is kept with the raising, and the work of that day with it', () => {
     const l = log(
       entry(0, 'fire', { act: 'light' }),

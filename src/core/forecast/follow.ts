@@ -1,7 +1,7 @@
 import { feedEnthalpy, type Plant } from '../boiler';
 import { inSteamAt } from '../engine';
 import { type Event, litAt, type Log } from '../log';
-import { demandOf, type Duty } from '../sums';
+import { demandOf, type Duty, type Used } from '../sums';
 import type { Heating } from './heating';
 import { type RaiseStart, startRaise } from './begin';
 import { copyRaise, fedIn, isHole, opened, puffed, type RaiseFilter } from './cloud';
@@ -69,11 +69,12 @@ const copyOf = (t: Taken): Taken => ({
   filter: t.filter && copyRaise(t.filter)
 });
 
-export const following = (log: Log, plant: Plant, heating: Heating, day?: Following['day']): Following => ({
+/** @param used days whose water was counted: what its work takes is held against them */
+export const following = (log: Log, plant: Plant, heating: Heating, day?: Following['day'], used: readonly Used[] = []): Following => ({
   plant,
   heating,
   day,
-  uses: demandOf({ fitOut: log.context.fitOut, plant }, day?.duty).hour.value,
+  uses: demandOf({ fitOut: log.context.fitOut, plant, used }, day?.duty).hour.value,
   start: startOf(log, plant, day),
   reads: [],
   looks: [],

@@ -1,5 +1,6 @@
 <script lang="ts">
   // One sum on its own: what is asked, filled in from an engine; the answer in both systems, how it goes with what is asked, and its working.
+  import { enhance } from '$app/forms';
   import { replaceState } from '$app/navigation';
   import { plantOf } from '$core/boiler';
   import type { FitOut } from '$core/engine';
@@ -21,13 +22,17 @@
     fitOut,
     engine,
     engines,
-    query
+    query,
+    may,
+    form
   }: {
     sum: Sum;
     fitOut: FitOut;
     /** The club's engine it is filled in from; none where an engine of the scenario stands in. */ engine: string | undefined;
     engines: readonly { id: string; name: string }[];
     query: URLSearchParams;
+    /** Keep what it comes to with the engine. */ may: boolean;
+    form: { at: string; kept?: string; engine?: string; value?: number; problem?: string } | null;
   } = $props();
   const units = unitChoice();
   // Each sum and each engine is a page of its own: what they are does not change under it.
@@ -144,7 +149,26 @@
     <div class="row no-print">
       <Button kind="tertiary" size="small" on:click={() => (said = { ...usual })}>As it would be</Button>
       <Button kind="tertiary" size="small" on:click={() => window.print()}>Print</Button>
+      {#if may && engine}
+        <form
+          method="POST"
+          action="?/keep"
+          use:enhance={() =>
+            ({ update }) =>
+              update({ reset: false, invalidateAll: false })}
+        >
+          <input type="hidden" name="engine" value={engine} />
+          <input type="hidden" name="said" value={JSON.stringify($state.snapshot(said))} />
+          <Button type="submit" kind="tertiary" size="small" disabled={!worked}>Keep with this engine</Button>
+        </form>
+      {/if}
     </div>
+    {#if form?.at === 'keep'}
+      {#if form.problem}<p class="problem" role="alert">{printMarks(form.problem, units)}</p>
+      {:else if form.kept && worked && form.value === worked.value}<p class="note" role="status">
+          Kept with <a href="/engines/{engine}">{form.engine}</a>, dated today.
+        </p>{/if}
+    {/if}
   </section>
 
   <section class="box pad more" aria-label="How it goes, and its working">

@@ -16,7 +16,7 @@ export interface Opened {
   readonly context: Context;
   readonly entries: readonly Entry[];
   readonly place: string;
-  readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs'>;
+  readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs' | 'used'>;
   readonly plan: DayPlan | null;
   readonly member: { readonly id: string; readonly name: string };
   /** What the member may do. */

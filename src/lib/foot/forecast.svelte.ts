@@ -12,7 +12,7 @@ import { clubNow } from '../outbox/club-time';
  */
 export class Forecast {
   footing = $state.raw<Footing>();
-  #known: Pick<Known, 'fitOut' | 'fits' | 'offs'>;
+  #known: Pick<Known, 'fitOut' | 'fits' | 'offs' | 'used'>;
   #plan: DayPlan | undefined;
   #id: string;
   #log: Log | undefined;
@@ -22,7 +22,7 @@ export class Forecast {
   #asking = false;
   #again = false;
 
-  constructor({ id, known, plan }: { id: string; known: Pick<Known, 'fitOut' | 'fits' | 'offs'>; plan: DayPlan | null }) {
+  constructor({ id, known, plan }: { id: string; known: Pick<Known, 'fitOut' | 'fits' | 'offs' | 'used'>; plan: DayPlan | null }) {
     this.#id = id;
     this.#known = known;
     this.#plan = plan ?? undefined;

@@ -24,7 +24,11 @@ export function openArchive(bytes: Uint8Array): { manifest: Manifest; rows: Read
       `This archive is “${String(manifest.format)}”, and this Joram reads “${archiveFormat}”: use the Joram that made it, or a newer one.`
     );
   const rows = new Map<string, Row[]>();
-  for (const { table } of parts) {
+  for (const { table, later } of parts) {
+    if (later && !manifest.files[`${table}.jsonl`]) {
+      rows.set(table, []);
+      continue;
+    }
     const file = files[`${table}.jsonl`];
     if (!file || sum(file) !== manifest.files[`${table}.jsonl`]?.sha256)
       throw new NoArchive(`${table}.jsonl is not as it was written: its sum differs. The file was cut short or changed.`);

@@ -5,6 +5,8 @@ export interface Part {
   readonly order: string;
   /** Columns that are this server's own, or a secret. */
   readonly without: readonly string[];
+  /** Came with a later Joram: an archive from before has none. */
+  readonly later?: true;
 }
 
 export const parts: readonly Part[] = [
@@ -14,6 +16,7 @@ export const parts: readonly Part[] = [
   { table: 'engine', order: 'engine_id', without: [] },
   { table: 'fit_out_version', order: 'engine_id, version', without: [] },
   { table: 'paper', order: 'paper_id', without: [] },
+  { table: 'kept_figure', order: 'kept_id', without: [], later: true },
   { table: 'steaming', order: 'steaming_id', without: [] },
   // By arrival, which is kept by the order and not by its number.
   { table: 'entry', order: 'seq', without: ['seq', 'xact'] },

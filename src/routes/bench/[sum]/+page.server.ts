@@ -1,9 +1,11 @@
 import { plantOf } from '$core/boiler';
 import { type FitOut, patterns } from '$core/engine';
 import { benchSum, type Given } from '$core/sums';
-import { need } from '$server/answer';
+import { acts, need } from '$server/answer';
 import { enginesOf } from '$server/engines';
+import { keepFigure } from '$server/kept';
 import { error } from '@sveltejs/kit';
+import type { RequestEvent } from './$types';
 
 /** The model of an engine is made where a sum asks for it, and not for each engine of the club. */
 const given = (fitOut: FitOut): Given => ({
@@ -27,4 +29,11 @@ export const load = async ({ locals, params, url }) => {
     engine: chosen?.id,
     engines: able.map(({ id, name }) => ({ id, name }))
   };
+};
+
+export const actions = {
+  keep: acts('keep', async ({ request, params, locals }: RequestEvent) => {
+    const kept = await keepFigure(need(locals, 'edit engines'), params.sum, Object.fromEntries(await request.formData()));
+    return { at: 'keep', kept: kept.id, engine: kept.engine, value: kept.value };
+  })
 };

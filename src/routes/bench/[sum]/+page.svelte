@@ -5,7 +5,7 @@
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { untrack } from 'svelte';
 
-  let { data } = $props();
+  let { data, form } = $props();
   const sum = $derived(benchSum(data.key)!);
 </script>
 
@@ -19,6 +19,14 @@
     ]}
   />
   {#key `${data.key} ${data.engine}`}
-    <BenchSum {sum} fitOut={data.fitOut} engine={data.engine} engines={data.engines} query={untrack(() => page.url.searchParams)} />
+    <BenchSum
+      {sum}
+      fitOut={data.fitOut}
+      engine={data.engine}
+      engines={data.engines}
+      query={untrack(() => page.url.searchParams)}
+      may={data.rights.includes('edit engines')}
+      {form}
+    />
   {/key}
 </div>

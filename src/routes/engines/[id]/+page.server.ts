@@ -3,6 +3,7 @@ import type { Forbids } from '$core/log';
 import { acts, check, need, needId, notHere } from '$server/answer';
 import { addPaper, engine, paperSchema, papersOf, retire, withdrawPaper, withdrawSchema } from '$server/engines';
 import { faults, faultSchema, raiseFault } from '$server/faults';
+import { keptOf, letGo } from '$server/kept';
 import { usualPlan } from '$core/plan';
 import { engineFigures } from '$core/sums';
 import { goodPlan, makePlan, plannedFor, toldOf } from '$server/plans';
@@ -18,14 +19,15 @@ export const load = async ({ params, locals }) => {
   const id = needId(params.id);
   const found = await engine(club, id);
   if (!found) return notHere('engine');
-  const [papers, open, steamings, { stops, passengers }, past, plans, carried] = await Promise.all([
+  const [papers, open, steamings, { stops, passengers }, past, plans, carried, kept] = await Promise.all([
     papersOf(club, id),
     faults(club, { engineId: id }),
     lastSteamings(club, id),
     obstacles(club, id, isoDayIn(Date.now(), zone)),
     toldOf(club, id),
     plannedFor(club, id),
-    carriedFrom(club, id)
+    carriedFrom(club, id),
+    keptOf(club, id)
   ]);
   const last = steamings.find((s) => s.endedAt);
   return {
@@ -41,6 +43,7 @@ export const load = async ({ params, locals }) => {
     passengers,
     past,
     plans,
+    kept,
     now: Date.now()
   };
 };
@@ -89,6 +92,10 @@ export const actions = {
     const member = need(locals, 'keep papers');
     await withdrawPaper(member, needId(params.id), check(withdrawSchema, await valuesOf(request)));
     return { at: 'withdrawn', done: true };
+  }),
+  letGo: acts('kept', async ({ request, params, locals }: RequestEvent) => {
+    await letGo(need(locals, 'edit engines'), needId(params.id), await valuesOf(request));
+    return { at: 'kept', done: true };
   }),
   fault: acts('fault', async ({ request, params, locals }: RequestEvent) => {
     const member = need(locals, 'log');

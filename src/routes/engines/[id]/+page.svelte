@@ -3,6 +3,7 @@
   import { printText } from '$core/units';
   import CarriedOver from '$lib/engine/CarriedOver.svelte';
   import Drawing from '$lib/engine/Drawing.svelte';
+  import KeptFigures from '$lib/engine/KeptFigures.svelte';
   import LastSteamings from '$lib/engine/LastSteamings.svelte';
   import Moves from '$lib/engine/Moves.svelte';
   import OpenFaults from '$lib/engine/OpenFaults.svelte';
@@ -98,7 +99,9 @@
       learning={data.past.learning}
       version={data.past.learningVersion}
       may={can('edit engines')}
-    /><Moves fitOut={f} />{/key}
+    /><KeptFigures engineId={data.engine.id} kept={data.kept} may={can('edit engines')} problem={problemOf('kept')} /><Moves
+      fitOut={f}
+    />{/key}
   <div class="history"><LastSteamings engineId={data.engine.id} steamings={data.steamings} /></div>
 
   {#if can('edit engines') && !data.running}

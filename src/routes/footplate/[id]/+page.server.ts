@@ -25,7 +25,7 @@ export const load = async ({ params, locals }) => {
   const [past, people] = await Promise.all([known(member.club, steaming.engineId), membersOf(member.club)]);
   return {
     id: steaming.id,
-    known: { fitOut: steaming.fitOut, fits: past?.fits ?? [], offs: past?.offs ?? [] },
+    known: { fitOut: steaming.fitOut, fits: past?.fits ?? [], offs: past?.offs ?? [], used: past?.used ?? [] },
     // The cold mark stands in the glass until the match.
     cold: log.state.fire.litAt ? null : coldMark(steaming.fitOut, steaming.plan),
     plan: steaming.plan,
