@@ -17,7 +17,7 @@ export function pagePath(readings: number): Paths {
   const out: Paths = { raising: [], running: [] };
   for (const state of ['raising', 'running'] as const) {
     const { fitOut } = patterns.find((p) => p.fitOut.name === 'Marsh Hen')!;
-    const known = { fitOut, fits: [], offs: [] };
+    const known = { fitOut, fits: [], offs: [], used: [] };
     const context = { fitOut, procedure: compose(fitOut), keeper: 'Wenna Thrale' };
     const t0 = 1.7e12;
     // Raised slowly enough that it is still being raised at the last reading; or up at the start and then read for hours.
