@@ -89,7 +89,11 @@ export function tell(fitOut: FitOut, day: Day): Log {
         set.engine = set.fan = set.blower = 0;
         if (boiler.fire.with === 'solid') drop(boiler.fire);
         else Object.assign(boiler.fire, { setting: 0, on: false });
-      } else k.tend(boiler);
+      } else {
+        k.tend(boiler);
+        // In steam the blower is a whisper, and at work the exhaust draws: more would only lift the valves.
+        if (phase === 'Prove' || phase === 'Run') set.blower = Math.min(set.blower, gaugeOf(boiler) < 0.85 * plant.held ? 0.6 : 0.08);
+      }
       // What cannot be fed is run short, not dry: its keeper stops in time.
       if (boiler.contents.liquid < 0.3 * filledWith) {
         set.engine = 0;

@@ -45,11 +45,18 @@ test('the bench: asked as people ask, and each sum’s check value stands on its
   await page.waitForURL('/bench');
   const listed = await page.locator('.groups a').evaluateAll((list) => list.map((a) => a.getAttribute('href')!.split('/').at(-1)!));
   // Slug and pair are done on an engine; they are checked where they are worked.
-  expect([...listed].sort()).toEqual([...shown.map(([key]) => key), 'pair', 'slug'].sort());
+  expect([...listed].sort()).toEqual([...shown.map(([key]) => key), 'hot-level', 'pair', 'slug'].sort());
   for (const key of ['pair', 'slug']) {
     await visit(page, `/bench/${key}`);
     await expect(page.locator('.more .working li').first()).toBeVisible();
   }
+  // A cold third of the boiler whose figures are published stands at 0.469 of the glass.
+  await visit(page, '/bench/hot-level?glass=0.3333333');
+  await page.getByLabel('Filled in from').selectOption({ label: 'Little Bittern' });
+  await expect(page.locator('header').getByText('Little Bittern')).toBeVisible();
+  await page.getByLabel('Cold glass', { exact: true }).fill('0.3333');
+  await page.getByLabel('Cold glass', { exact: true }).blur();
+  await expect.poll(async () => words(await page.locator('.figures .figure').textContent())).toBe('under ½ glass');
   for (const [key, said, figure] of shown) {
     const query = new URLSearchParams(Object.entries(said).map(([k, v]) => [k, String(v)]));
     // The figure comes with the page: what makes it move need not be waited for.

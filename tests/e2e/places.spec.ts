@@ -14,7 +14,7 @@ test('units are the reader’s own: everything follows, nothing stored changes',
   await expect(page.getByText('Saved.')).toBeVisible();
   await openEngine(page, 'Old Scoop');
   await expect(page.locator('header')).toContainText('4.1\u2009bar');
-  await expect(page.locator('figure svg')).toContainText('in');
+  await expect(page.locator('figure svg').first()).toContainText('in');
   await page.getByRole('button', { name: /^Cold water to fill/ }).click();
   await expect(page.locator('.working')).toContainText('gal');
   await expect(page.locator('.working')).toContainText('steam tables');
