@@ -18,7 +18,7 @@ export const hotLevel = sum({
   asks: 'Where will the glass stand when it is hot?',
   when: ({ fitOut }) => fitOut.glasses.length > 0,
   inputs,
-  usual: () => ({ glass: 1 / 3, used: 0, water: coldWater }),
+  usual: () => ({ glass: 0.33, used: 0, water: coldWater }),
   work: ({ glass, used, water }, { fitOut }) =>
     workedFrom(
       [
