@@ -47,7 +47,9 @@
   <svg viewBox="0 0 {width} {height}" role="img" aria-label={label}>
     {#each thirds as share (share)}
       <path class="rule" d="M{left} {Y(between(ys, share))}H{width - right}" />
-      <text x={left - 8} y={Y(between(ys, share)) + 5} text-anchor="end">{workedText(between(ys, share), yKind === 'glass' ? 'share' : yKind, units)}</text>
+      <text x={left - 8} y={Y(between(ys, share)) + 5} text-anchor="end"
+        >{workedText(between(ys, share), yKind === 'glass' ? 'share' : yKind, units)}</text
+      >
       <path class="tick" d="M{X(between(xs, share))} {height - bottom}v6" />
       <text x={X(between(xs, share))} y={height - 6} text-anchor={share === 1 ? 'end' : share === 0 ? 'start' : 'middle'}
         >{workedText(between(xs, share), xKind, units)}</text
