@@ -2,7 +2,7 @@
 import { bedOf, filled, gaugeOf, glassAt, keeper, plantOf, step, usualFill, type Working } from '../src/core/boiler';
 import { chance } from '../src/core/chance';
 import { type FitOut, patterns } from '../src/core/engine';
-import { fuelOn, gasHeat, rake, tabletHeat } from '../src/core/firing';
+import { fuelOn, gasHeat, rake } from '../src/core/firing';
 import { saturationAtGauge } from '../src/core/steam';
 import { dayNeeds, fillOf, startingSum } from '../src/core/sums';
 import { duties, type Duty } from '../src/core/sums/duties';
@@ -79,7 +79,7 @@ function counted(f: FitOut, duty: Duty, running: number, seed: number): { water:
     }
     left -= Math.max(60, w.time - from);
     water += cannotFeed ? usualFill(f, plant) : had + w.books.fed;
-    fuel += w.fire.with === 'solid' ? put.coal : w.fire.made / (w.fire.with === 'gas' ? gasHeat : tabletHeat);
+    fuel += w.fire.with === 'solid' ? put.coal : w.fire.made / (plant.fire.with === 'spirit' ? plant.fire.heat : gasHeat);
   }
   return { water, fuel, low };
 }

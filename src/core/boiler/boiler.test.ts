@@ -303,6 +303,10 @@ describe('raising steam', () => {
       const size = moves.map((m) => Math.abs(m.longer));
       expect(size).toEqual([...size].sort((a, b) => b - a));
       expect(moves[0]).toMatchObject({ key: 'power' });
+      // Words are true of the engine: one drawn by compressed air has no fan.
+      const blown = movesOf({ ...snipe, fire: { ...snipe.fire, draught: 'compressed air' } as FitOut['fire'] }).moves.map((m) => m.key);
+      expect(blown).toContain('air');
+      expect(blown).not.toContain('fan');
     });
   });
 

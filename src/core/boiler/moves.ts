@@ -1,4 +1,5 @@
-import type { FitOut } from '../engine';
+import { firesideOf, type FitOut } from '../engine';
+import { solid } from './parameter';
 import { type Overrides, plantFigures } from './parameters';
 import { plantOf } from './plant';
 import type { Habits } from './practice';
@@ -27,8 +28,8 @@ interface Otherwise {
   readonly habits?: Habits;
 }
 
-const solid = (f: FitOut) => f.fire.with === 'solid';
-const tubed = (f: FitOut) => solid(f) && plantFigures(f).some((x) => x.key === 'tubes');
+const tubed = (f: FitOut) => solid(f) && firesideOf(f.boiler).tubes.count > 0;
+const drawnBy = (means: 'fan' | 'compressed air') => (f: FitOut) => f.fire.with === 'solid' && f.fire.draught === means;
 
 /** What may be otherwise, with words for it: each alone, all else as usual. */
 const otherwise: readonly Otherwise[] = [
@@ -38,11 +39,12 @@ const otherwise: readonly Otherwise[] = [
   {
     key: 'fan',
     name: 'a fan half as strong again',
-    when: (f) => solid(f) && f.fire.with === 'solid' && f.fire.draught !== 'none',
+    when: drawnBy('fan'),
     own: { fan: 1.5 }
   },
+  { key: 'air', name: 'compressed air that draws half as much again', when: drawnBy('compressed air'), own: { fan: 1.5 } },
   { key: 'chimney', name: 'a chimney a fifth wider', when: solid, own: { chimney: 1.44 } },
-  { key: 'coarse', name: 'coal twice the size', when: solid, habits: { coarse: 2 } },
+  { key: 'coarse', name: 'fuel in pieces of twice the size', when: solid, habits: { coarse: 2 } },
   { key: 'power', name: 'burner or element a fifth weaker', when: (f) => !solid(f), own: { power: 0.8 } },
   { key: 'water', name: 'a fifth more water', start: (s) => ({ water: s.water * 1.2 }) },
   { key: 'cold', name: 'water ten degrees colder', start: (s) => ({ T: s.T - 10 }) },

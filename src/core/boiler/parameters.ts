@@ -1,5 +1,5 @@
 import { boilerShape, type FitOut } from '../engine';
-import { tabletHeat } from '../firing';
+import { chargeHeat } from '../firing';
 import { saturationAtGauge } from '../steam';
 import { above, type Expression, type Figure, type Gauge, given, line, over, times, toThePower, workedFrom } from '../units';
 import { blownFire, gasWay, onGrate } from './fire-parameters';
@@ -108,7 +108,7 @@ const parameters: readonly Parameter[] = [
             fill,
             given('weight of cold water', 1000, 'density', 'steam tables'),
             usual('fuel for each weight of water', fire.fuel === 'tablets' ? 0.13 : 0.16, 'share'),
-            usual('heat of the fuel', tabletHeat, 'heat of fuel')
+            usual('heat of the fuel', chargeHeat[fire.fuel], 'heat of fuel')
           )
         );
         return [charge, line('heat of the fire', 'power', over(above(charge), burns))];

@@ -1,5 +1,5 @@
 import { type FitOut, heldAt, inSteamAt } from '../engine';
-import { type Element, type GasBurner, type Grate, jetDraws, startFuel, type Tablets } from '../firing';
+import { chargeHeat, type Element, type GasBurner, type Grate, jetDraws, startFuel, type Tablets } from '../firing';
 import { saturationAtGauge } from '../steam';
 import type { Gauge } from '../units';
 import { criticalFlux } from './flow';
@@ -90,7 +90,14 @@ function fireOf(f: FitOut, so: Readonly<Record<string, number>>): Plant['fire'] 
       };
     case 'spirit': {
       const burns = fire.burns ?? f.runLimit ?? 540;
-      return { with: 'spirit', charge: so.power! * burns, burns, efficiency: so.efficiency!, fades: fire.fuel === 'tablets' };
+      return {
+        with: 'spirit',
+        charge: so.power! * burns,
+        burns,
+        efficiency: so.efficiency!,
+        heat: chargeHeat[fire.fuel],
+        fades: fire.fuel === 'tablets'
+      };
     }
     case 'electric': {
       // A knob is set a little under the valve, or the valve blows all day.

@@ -1,4 +1,4 @@
-import { gasHeat, tabletHeat } from './fuels';
+import { gasHeat } from './fuels';
 
 /** Fires that are set, not built: gas, spirit and tablets, an element. Each has its state, its step and its fuel used. */
 
@@ -15,6 +15,7 @@ export interface Tablets {
   /** Heat of one charge, J. */ readonly charge: number;
   /** s */ readonly burns: number;
   readonly efficiency: number;
+  /** Of a kilogram of it, J. */ readonly heat: number;
   /** Tablets rise over the first fifth of their time and fade over the last; spirit burns level sooner. */
   readonly fades: boolean;
 }
@@ -72,7 +73,7 @@ export function spiritStep(b: Tablets, f: Flame, dt: number): number {
   const fuel = (b.charge * f.charges * share) / b.burns;
   if (x >= 1) f.setting = 0;
   f.made += fuel * dt;
-  f.burnt += (fuel * dt) / tabletHeat;
+  f.burnt += (fuel * dt) / b.heat;
   return fuel * b.efficiency;
 }
 

@@ -235,7 +235,7 @@ describe('fires that are set', () => {
     expect([tabletCurve(0), tabletCurve(1), tabletCurve(-0.1), tabletCurve(1.1)]).toEqual([0, 0, 0, 0]);
     expect([tabletCurve(0.1), tabletCurve(0.9), tabletCurve(0.5)].map((x) => +x.toFixed(9))).toEqual([0.625, 0.625, 1.25]);
     for (const fades of [true, false]) {
-      const charge: Tablets = { with: 'spirit', charge: 360e3, burns: 600, efficiency: 0.2, fades };
+      const charge: Tablets = { with: 'spirit', charge: 360e3, burns: 600, efficiency: 0.2, fades, heat: 30e6 };
       const f = unlit('spirit', 288);
       expect(spiritStep(charge, f, 1)).toBe(0);
       Object.assign(f, { setting: 1, charges: 2 });

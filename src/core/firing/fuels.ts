@@ -41,8 +41,11 @@ export type FuelName = keyof typeof fuels;
 export const lightingFluid = 43e6;
 /** Gas, J/kg. */
 export const gasHeat = 46e6;
-/** Tablets, J/kg. */
-export const tabletHeat = 30e6;
+/** What is burnt by the charge, J/kg: usual values of general literature. */
+export const chargeHeat = { spirit: 27e6, gel: 20e6, tablets: 30e6 } as const satisfies Record<
+  Extract<FitOut['fire'], { with: 'spirit' }>['fuel'],
+  number
+>;
 
 type Solid = Extract<FitOut['fire'], { with: 'solid' }>;
 

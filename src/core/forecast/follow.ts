@@ -1,6 +1,7 @@
 import { feedEnthalpy, type Plant } from '../boiler';
 import { inSteamAt } from '../engine';
 import { type Event, litAt, type Log } from '../log';
+import { showsAt } from '../procedure';
 import { demandOf, type Duty, type Used } from '../sums';
 import type { Heating } from './heating';
 import { type RaiseStart, startRaise } from './begin';
@@ -143,8 +144,9 @@ function take(f: Following, { context: { fitOut } }: Log, e: Event, lit: string 
     if (typeof glass === 'number' && (e.glassNumber ?? 1) === 1) f.looks.push({ at, glass, gauge: pressure ?? e.glassAt ?? 0 });
   } else if (e.is === 'seen' && filter) {
     if (e.seen === 'glass moving') observe(filter, at, { kind: 'boils' });
-    if (['feather', 'simmer', 'whistle note'].includes(e.seen))
-      observe(filter, at, { kind: 'about', value: fitOut.workingPressure * (e.seen === 'whistle note' ? 0.6 : 0.97) });
+    // The others say less than a needle would, or what a needle has said.
+    const share = ['feather', 'simmer', 'whistle note'].includes(e.seen) ? showsAt[e.seen] : undefined;
+    if (share !== undefined) observe(filter, at, { kind: 'about', value: fitOut.workingPressure * share });
   } else if (e.is === 'valve') {
     if (!isHole(e.valve)) return;
     const area = e.open * f.plant[e.valve];

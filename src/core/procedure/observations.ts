@@ -37,6 +37,7 @@ export const showsAt: Partial<Record<Observation, number>> = {
   'needle moving': 0.03,
   'spring stiff': 0.4,
   'whistle note': 0.6,
+  simmer: 0.97,
   feather: 0.97,
   'blowing off': 1
 };

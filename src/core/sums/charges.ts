@@ -1,4 +1,3 @@
-import { tabletHeat } from '../firing';
 import { above, given, greater, line, over, plus, roundedUp, times, workedFrom } from '../units';
 import { dayInputs, fillings, runningOf, usualDay } from './day';
 import { heatUp } from './heat-up';
@@ -14,12 +13,14 @@ export const charges = sum({
   usual: usualDay,
   work: (day, engine) => {
     const { fire } = engine.plant;
-    if (fire.with !== 'spirit') throw new Error('asked only where it burns charges');
+    const said = engine.fitOut.fire;
+    if (fire.with !== 'spirit' || said.with !== 'spirit') throw new Error('asked only where it burns charges');
+    const known = said.heat === null ? 'class default' : 'fit-out';
     const power = fire.charge / fire.burns;
     const up = heatUp(engine.plant, {
       ...day,
       power,
-      from: 'class default',
+      from: known,
       efficiency: fire.efficiency
     });
     const { lines, count } = fillings(day, engine);
@@ -28,7 +29,12 @@ export const charges = sum({
       'count',
       greater(
         count,
-        roundedUp(over(plus(times(count, above(up.time)), runningOf(day)), given('a charge burns', fire.burns, 'time', 'class default')))
+        roundedUp(
+          over(
+            plus(times(count, above(up.time)), runningOf(day)),
+            given('a charge burns', fire.burns, 'time', said.burns === null ? 'class default' : 'fit-out')
+          )
+        )
       )
     );
     return workedFrom(
@@ -41,8 +47,8 @@ export const charges = sum({
           'for the day',
           'mass',
           over(
-            times(above(charges), given('heat of a charge', fire.charge, 'energy', 'class default')),
-            given('heat of the fuel', tabletHeat, 'heat of fuel', 'class default')
+            times(above(charges), given('heat of a charge', fire.charge, 'energy', known)),
+            given('heat of the fuel', fire.heat, 'heat of fuel', 'class default')
           )
         )
       ],

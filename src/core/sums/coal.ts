@@ -4,7 +4,7 @@ import { saturationAtGauge } from '../steam';
 import { above, type Gauge, given, line, over, plus, times, workedFrom, type WorkedStep } from '../units';
 import { type Day, dayInputs, runningOf, spare, usualDay } from './day';
 import { besides, demandOf } from './demand';
-import { heatUp } from './heat-up';
+import { filledUp } from './heat-up';
 import { type Given, type Sum, sum } from './sum';
 
 /** What a fire on a grate needs: each is worked from its grate. */
@@ -75,7 +75,7 @@ export const coal = onGrate(
     const weighed = (engine.used ?? []).filter((p) => p.fuel > 0 && p.inSteam > 0);
     const { lines, hour } = demandOf(engine, day.duty);
     const s = saturationAtGauge(engine.fitOut.workingPressure as Gauge);
-    const up = heatUp(engine.plant, { ...day, power: engine.plant.ratedSteam, from: 'class default', efficiency: 0.48 });
+    const up = filledUp(engine.plant, day);
     const useful = times(
       given('share that reaches the water', 0.48, 'share', 'class default'),
       given('heat of the fuel', fuels[grate.fuel].heat, 'heat of fuel', 'class default')

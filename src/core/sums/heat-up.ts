@@ -16,8 +16,8 @@ export interface Filling {
 export const energyWith = ({ vessel }: Plant, water: number, T: number): number =>
   energyOf(vessel, { water, air: 0, energy: 0, T, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 });
 
-/** The numbers that bringing a filling to working pressure stands on, and its lines: the water, the energy, the time. */
-export function heatUp(plant: Plant, { fill, water: start, air, power, from, efficiency }: Filling) {
+/** What bringing a filling to working pressure takes, whatever heats it, and what it then loses: the lines of its water, energy and losses. */
+export function filledUp(plant: Plant, { fill, water: start, air }: Pick<Filling, 'fill' | 'water' | 'air'>) {
   const { T } = saturationAtGauge(plant.workingPressure as Gauge);
   const water = line(
     'water filled in',
@@ -44,6 +44,14 @@ export function heatUp(plant: Plant, { fill, water: start, air, power, from, eff
       minus(given('boiling', T, 'temperature', 'steam tables'), given('air', air, 'temperature', 'given'))
     )
   );
+  const lines: readonly WorkedStep[] = [water, energy, losses];
+  return { lines, water, energy, losses };
+}
+
+/** The numbers that bringing a filling to working pressure with a burner stands on: besides its lines the time, and what is left for steam. */
+export function heatUp(plant: Plant, filling: Filling) {
+  const { power, from, efficiency } = filling;
+  const { lines, water, energy, losses } = filledUp(plant, filling);
   const heat = {
     power: given('power', power, 'power', from),
     reaches: given('share that reaches the water', efficiency, 'share', 'class default')
@@ -52,7 +60,6 @@ export function heatUp(plant: Plant, { fill, water: start, air, power, from, eff
   const onTheWay = times(above(losses), given('the half lost on the way', 0.5, 'share', 'class default'));
   const kept = minus(times(heat.power, heat.reaches), onTheWay);
   const time = line('time of one raise', 'time', over(above(energy), greater(kept, given('a watt', 1, 'power', 'class default'))));
-  const lines: readonly WorkedStep[] = [water, energy, losses];
   const forSteam = line('left for steam', 'power', minus(times(heat.power, heat.reaches), above(losses)));
   /** What is said when there is no raise to work out. */
   const weak =

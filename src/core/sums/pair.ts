@@ -1,5 +1,5 @@
 import type { FitOut } from '../engine';
-import { gasHeat, tabletHeat } from '../firing';
+import { gasHeat } from '../firing';
 import { group, type Infer, maybe, number, quantity } from '../form';
 import { saturationAtGauge } from '../steam';
 import {
@@ -55,7 +55,11 @@ export function fuelAndWater({ fill, charge, reserve, water, air }: Infer<typeof
     fire.with === 'gas'
       ? { heat: gasHeat, power: fire.power, from: 'fit-out' as const }
       : fire.with === 'spirit'
-        ? { heat: tabletHeat, power: fire.charge / fire.burns, from: 'class default' as const }
+        ? {
+            heat: fire.heat,
+            power: fire.charge / fire.burns,
+            from: fitOut.fire.with === 'spirit' && fitOut.fire.heat !== null ? ('fit-out' as const) : ('class default' as const)
+          }
         : undefined;
   if (!by || !('efficiency' in fire))
     return refusal(

@@ -5,7 +5,7 @@ import { saturationAtGauge } from '../steam';
 import { type Gauge, psi } from '../units';
 import { usualDay } from './day';
 import { usualTurns } from './demand';
-import { heatUp } from './heat-up';
+import { filledUp } from './heat-up';
 import { dayNeeds, demandOf, dip, fillOf, fuelAndWater, type Given, needsPair, startingSum, type Used, usualPair } from '.';
 
 const fitOf = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
@@ -179,10 +179,23 @@ describe('what a day needs', () => {
   const lineOf = (engine: Given, key: string, name: string, running?: number) =>
     need(engine, key, running).steps.find((s) => s.result.name === name)!.result.value;
 
+  it('a charge weighs what its own fuel must: gel more than tablets of the same heat, and what was said stands as said', () => {
+    const charged = (fuel: 'gel' | 'tablets' | 'spirit') =>
+      need(changed(tin, { fire: { ...tin.fitOut.fire, fuel, heat: 360e3, burns: 600 } as FitOut['fire'] }), 'fuel');
+    const one = (fuel: 'gel' | 'tablets' | 'spirit') =>
+      charged(fuel).value / charged(fuel).steps.find((x) => x.result.name === 'charges')!.result.value;
+    expect([one('tablets'), one('spirit'), one('gel')].map((kg) => +(kg * 1000).toFixed(2))).toEqual([12, 13.33, 18]);
+    expect(
+      charged('gel')
+        .steps.at(-1)!
+        .inputs.find((x) => x.name === 'heat of a charge')!.from
+    ).toBe('fit-out');
+  });
+
   it('coal for a day holds the raise besides the steam, until days were weighed', () => {
-    const up = heatUp(hen.plant, { ...usualDay(hen), water: 283.15, power: 1, from: 'class default', efficiency: 1 });
+    const up = filledUp(hen.plant, { ...usualDay(hen), water: 283.15 });
     expect(lineOf(hen, 'fuel', 'burnt while it is raised')).toBeCloseTo(up.energy.result.value / (0.48 * 32e6), 6);
-    const weighed = { ...hen, used: [{ fuel: 9, inSteam: 7200, water: 0 }] as unknown as readonly Used[] };
+    const weighed = { ...hen, used: [{ fuel: 9, inSteam: 7200 }] };
     expect(need(weighed, 'fuel').steps.map((x) => x.result.name)).not.toContain('burnt while it is raised');
   });
 

@@ -40,7 +40,7 @@
         fitOut.fire.with === 'spirit' ? 333.15 : 288.15,
         'temperature',
         units
-      )}. {#if fitOut.pace}It is kept to its pace, so that little moves it much.
+      )}. {#if fitOut.pace}It is warmed no faster than its pace, so little of this changes its time.
       {/if}With one thing otherwise:
     </p>
     <table class="ruled">
@@ -62,8 +62,7 @@
       </tbody>
     </table>
     <p class="second small">
-      A model of this engine’s dimensions, not a measurement. What a drawing does not tell, as the strength of a fan, is usual for its
-      class.
+      A model of this engine’s dimensions, not a measurement. What a drawing does not tell is taken as usual for its class.
     </p>
   {/if}
 </section>

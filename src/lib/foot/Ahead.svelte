@@ -49,7 +49,7 @@
     {#if live.water}
       <p class:caution={soon}>
         {soon ? '▲ ' : ''}{live.water.middle <= live.at
-          ? `By what it used, and unless it was fed, the glass has been at its lowest since about ${clock(live.water.middle)}.`
+          ? `If it was not fed, the glass was at its lowest by about ${clock(live.water.middle)}. Look at it now.`
           : live.water.early <= live.at
             ? `Without feeding, the glass is down to its lowest about ${clock(live.water.middle)}, perhaps already.`
             : `Without feeding, the glass is down to its lowest about ${clock(live.water.middle)}, perhaps by ${clock(live.water.early)}.`}{live.tank
