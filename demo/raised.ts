@@ -109,7 +109,8 @@ export function raised(
 ): Raised {
   const truth = plantOf(f, oddly(f, { ...own, power: (own.power ?? 1) * (f.fire.with === 'electric' ? 1 + (day - 1) / 4 : day) }));
   const ambient = 283 + luck.between(0, 12);
-  const T = ambient - 2 + luck.between(0, 4);
+  // Where the charge is measured for the water, that is put in warm.
+  const T = f.fire.with === 'spirit' ? 333 + luck.between(-4, 4) : ambient - 2 + luck.between(0, 4);
   const water = usualFill(f, truth, T) * Math.exp(0.03 * luck.normal());
   const raising = raise(
     truth,

@@ -2,6 +2,7 @@ import { airAtRest, airLeft, airRate, energyAt, needleAt, spaceAt, temperatureAt
 import { chance } from '../chance';
 import { boilingAt } from '../steam';
 import { blows, cloud, openHole, type RaiseFilter } from './cloud';
+import { comingUp } from './heating';
 
 /** A fire that wanders is brought back by its keeper in about this long, s. */
 const comesBack = 900;
@@ -79,15 +80,18 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
     let T = temperatureAt(f.table, energy);
     let before = needleAt(f.table, air, T, f.atmosphere);
     while (gate < gates.length && gates[gate]! <= before) times[gate++]![n] = t;
-    // The fire's coming up is a series of equal shrinkings.
-    let down = Math.exp(-(t + dt / 2 - f.litAt) / lag);
+    // The fire's coming up is a series of equal shrinkings: drawn out as such, it is a multiplication a step. A charge is asked each time.
+    let down = Math.exp(-(t + dt / 2 - f.burnsFrom) / lag);
     let shrinks = Math.exp(-dt / lag);
     let wander = 0;
     let returns = Math.min(0.5, dt / comesBack);
     let steps = 0;
     let heat = Math.exp(lnHeat + (blower ? f.lnBoost[i]! : 0));
     while (gate < gates.length && t < f.now + far) {
-      energy += (heat * Math.exp(wander) * (1 - down) - plant.vessel.loss * (T - f.ambient)) * dt;
+      const up = heating.charge ? comingUp(heating, t + dt / 2 - f.burnsFrom, lag) : 1 - down;
+      // Burnt out on the way: it does not get there.
+      if (heating.charge && up === 0) break;
+      energy += (heat * Math.exp(wander) * up - plant.vessel.loss * (T - f.ambient)) * dt;
       down *= shrinks;
       // Heat wanders on, but it has a mean it belongs to.
       wander += sd * normals[(drawn = (drawn + 1) % normals.length)]! - wander * returns;
@@ -111,7 +115,7 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
       if (++steps % patience === 0) {
         dt *= 2;
         sd = heating.walk * Math.sqrt(dt / 60);
-        down = Math.exp(-(t + dt / 2 - f.litAt) / lag);
+        down = Math.exp(-(t + dt / 2 - f.burnsFrom) / lag);
         shrinks = Math.exp(-dt / lag);
         returns = Math.min(0.5, dt / comesBack);
       }

@@ -31,6 +31,7 @@ export function startRaise(s: RaiseStart): RaiseFilter {
     ambient,
     atmosphere,
     litAt,
+    burnsFrom: litAt,
     table,
     now: litAt,
     luck,

@@ -6,8 +6,8 @@ import { boilingAt } from '../steam';
 import { psi } from '../units';
 import { ahead, bandOf } from './ahead';
 import { leakSpread, normalAt, startRaise, usualLeak } from './begin';
-import { brief, cloud, copyRaise, fedIn, opened, puffed, type RaiseFilter, runTo } from './cloud';
-import { classHeating, type Heating, heatingOf } from './heating';
+import { brief, charged, cloud, copyRaise, fedIn, opened, puffed, type RaiseFilter, runTo } from './cloud';
+import { classHeating, comingUp, type Heating, heatingOf, meanComingUp } from './heating';
 import { needleSpread, observe, type Seen } from './weigh';
 
 const bittern = fitOut('Little Bittern');
@@ -365,7 +365,7 @@ describe('what a class is expected to give', () => {
     ['Peat Presser', 0.27, 0.45, 0.33, 0.078],
     ['Eelcatcher', 0.27, 0.45, 0.33, 0.078],
     ['Lantern', 0.08, 0.5, 0, 0.015],
-    ['Tin Heron', 0.3, 0.5, 0, 0.06]
+    ['Tin Heron', 0.3, 0.2, 0, 0.06]
   ] as const)('%s', (name, heatSpread, lagSpread, boostSpread, walk) => {
     const f = fitOut(name);
     const p = plantOf(f);
@@ -379,7 +379,41 @@ describe('what a class is expected to give', () => {
       walk,
       raisings: 0
     });
-    expect(got.lag).toBeGreaterThanOrEqual({ solid: 100, gas: 65, spirit: 45, electric: 70 }[f.fire.with]);
+    expect(got.lag).toBeGreaterThanOrEqual({ solid: 100, gas: 65, spirit: 0.2 * 540, electric: 70 }[f.fire.with]);
+  });
+  it('a charge comes up, burns level, dies down and is out; what it gave by any time is the sum of that', () => {
+    const heron = fitOut('Tin Heron');
+    const { fire } = plantOf(heron);
+    const of = classHeating(heron, plantOf(heron), { water: 0.1, T: 333 });
+    // Tablets of 540 s: up over 108 s, down over the last 108.
+    expect([0, 54, 108, 300, 432, 486, 540, 700].map((t) => +comingUp(of, t, of.lag).toFixed(6))).toEqual([0, 0.5, 1, 1, 1, 0.5, 0, 0]);
+    // All of it reaches what the model of the burner gives: charge × efficiency.
+    if (fire.with !== 'spirit') throw new Error('tablets');
+    expect(Math.exp(of.lnHeat) * meanComingUp(of, 540, of.lag) * 540).toBeCloseTo(fire.charge * fire.efficiency, 6);
+    for (const charge of [undefined, of.charge, { up: 0.05, down: 0.02 }])
+      for (const time of [20, 90, 250, 470, 535, 800]) {
+        let sum = 0;
+        for (let i = 0; i < 4000; i++) sum += comingUp({ ...(charge ? { charge } : {}) }, ((i + 0.5) * time) / 4000, 25) / 4000;
+        expect(meanComingUp({ ...(charge ? { charge } : {}) }, time, 25), `${charge?.up} ${time}`).toBeCloseTo(sum, 4);
+      }
+  });
+  it('a charge too small is forecast to burn out on the way; another one lit brings it there', () => {
+    const burning = { ...still, lnHeat: Math.log(1500), lag: 60, charge: { up: 0.2, down: 0.2 } };
+    // 1.5 kW, of which 80 % over 300 s: 360 kJ. To 60 psi it takes three times that.
+    const once = from({ heating: burning, T: 370 });
+    const far = ahead(once, [psi(60)])[0]!;
+    expect(far).toMatchObject({ sure: 0, middle: Infinity });
+    runTo(once, 1295);
+    const before = once.energy[0]!;
+    runTo(once, 1400);
+    expect(once.energy[0]! - before).toBeLessThan(1500 * 5);
+    charged(once, 1400);
+    const had = once.energy[0]!;
+    runTo(once, 1700);
+    expect((once.energy[0]! - had) / (1500 * 240)).toBeCloseTo(1, 1);
+    const solid = from();
+    charged(solid, 1500);
+    expect(solid.burnsFrom).toBe(1000);
   });
   it('is read off a raising: what the contents gained in each span, with what was lost given back, on the fan and on the blower', () => {
     const kilos = 3;

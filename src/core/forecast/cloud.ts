@@ -1,6 +1,6 @@
 import { airAtRest, airLeft, airRate, type EnergyTable, energyTable, needleAt, type Plant, spaceAt, temperatureAt } from '../boiler';
 import type { Chance } from '../chance';
-import type { Heating } from './heating';
+import { comingUp, type Heating } from './heating';
 
 /**
  * The forecast of a raising: a cloud of guesses over stored energy, heat of the fire, air still in, lag of the fire and what
@@ -13,6 +13,8 @@ export interface RaiseFilter {
   readonly ambient: number;
   readonly atmosphere: number;
   /** s since 1970 */ readonly litAt: number;
+  /** From when its fire comes up: the match, or the last charge. */
+  burnsFrom: number;
   table: EnergyTable;
   now: number;
   readonly luck: Chance;
@@ -51,11 +53,11 @@ export function runTo(f: RaiseFilter, to: number): void {
   const hole = airRate(openHole(f), spaceAt(table, 380));
   while (f.now < to - 1e-9) {
     const dt = Math.min(30, to - f.now);
-    const since = f.now + dt / 2 - f.litAt;
+    const since = f.now + dt / 2 - f.burnsFrom;
     const sd = heating.walk * Math.sqrt(dt / 60);
     for (let i = 0; i < cloud; i++) {
       const T = temperatureAt(table, f.energy[i]!);
-      const up = 1 - Math.exp(-since / Math.exp(f.lnLag[i]!));
+      const up = comingUp(heating, since, Math.exp(f.lnLag[i]!));
       const heat = Math.exp(f.lnHeat[i]! + (blower ? f.lnBoost[i]! : 0)) * up;
       f.energy[i]! += (heat - plant.vessel.loss * (T - f.ambient)) * dt;
       f.lnHeat[i]! += sd * luck.normal() * (luck.next() < 0.05 ? 3 : 1);
@@ -99,6 +101,12 @@ export function puffed(f: RaiseFilter, at: number, area: number): void {
 export function opened(f: RaiseFilter, at: number, hole: Hole, area: number): void {
   runTo(f, at);
   f.open = { ...f.open, [hole]: area };
+}
+
+/** Another charge was lit: it comes up and burns down anew. */
+export function charged(f: RaiseFilter, at: number): void {
+  runTo(f, at);
+  if (f.heating.charge) f.burnsFrom = at;
 }
 
 /** Water fed while raising: it brings its mass and its little energy. @param kg @param h J/kg */

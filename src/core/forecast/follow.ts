@@ -5,7 +5,7 @@ import { showsAt } from '../procedure';
 import { demandOf, type Duty, type Used } from '../sums';
 import type { Heating } from './heating';
 import { type RaiseStart, startRaise } from './begin';
-import { copyRaise, fedIn, isHole, opened, puffed, type RaiseFilter } from './cloud';
+import { charged, copyRaise, fedIn, isHole, opened, puffed, type RaiseFilter } from './cloud';
 import { observe } from './weigh';
 import { type Start, startOf, stillCold } from './start';
 import type { Fed, Look } from './water';
@@ -147,6 +147,8 @@ function take(f: Following, { context: { fitOut } }: Log, e: Event, lit: string 
     // The others say less than a needle would, or what a needle has said.
     const share = ['feather', 'simmer', 'whistle note'].includes(e.seen) ? showsAt[e.seen] : undefined;
     if (share !== undefined) observe(filter, at, { kind: 'about', value: fitOut.workingPressure * share });
+  } else if (e.is === 'fire') {
+    if (filter && e.act === 'fuel on') charged(filter, at);
   } else if (e.is === 'valve') {
     if (!isHole(e.valve)) return;
     const area = e.open * f.plant[e.valve];

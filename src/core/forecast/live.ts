@@ -82,7 +82,7 @@ export function liveOf(f: Following, { context: { fitOut }, state }: Log, { now,
   const unsure =
     contradiction(reads, fitOut.workingPressure) ??
     (steam.sure < 0.5
-      ? 'By what was read it does not get there: look at draught, door, fuel and water.'
+      ? doesNotCome[plant.fire.with]
       : count >= 2 && age > 900
         ? `The last reading is ${Math.round(age / 60)} min old: look at the gauge.`
         : count < 2 && since > 600
@@ -104,6 +104,14 @@ export function liveOf(f: Following, { context: { fitOut }, state }: Log, { now,
 /** The last look at the glass with the pressure it was taken at. */
 const glassOf = ({ glass }: State) =>
   glass && isLevel(glass.value) && glass.pressure !== null ? { glass: glass.value, gauge: glass.pressure } : undefined;
+
+/** Where to look first, of what its kind of fire has. */
+const doesNotCome: Record<Plant['fire']['with'], string> = {
+  solid: 'By what was read it does not get there: look at draught, door, fuel and water.',
+  gas: 'By what was read it does not get there: look at the flame, the canister and the water.',
+  spirit: 'By what is known of it the charge burns out before it gets there: look at the flame and how much water is in.',
+  electric: 'By what was read it does not get there: look at the switch, the thermostat and what stands open.'
+};
 
 /** Water is watched from the moment there is steam; the glass before that is only settling. */
 function watchedOf(f: Following, fitOut: FitOut, state: State, now: number): Pick<Live, 'water' | 'tank' | 'dip' | 'pressure'> {

@@ -1,5 +1,5 @@
 import { type Plant, energyTable } from '../boiler';
-import { type Heating, leakSpread, usualLeak } from '../forecast';
+import { type Heating, leakSpread, meanComingUp, usualLeak } from '../forecast';
 import { missesOfNeedle, needles } from './needle';
 import type { Past } from './past';
 import type { Learnt } from './raising';
@@ -77,7 +77,8 @@ export function fitTogether(plant: Plant, heating: Heating, pasts: readonly Past
         lnBoost: 0,
         air: x[5 + 3 * i]!,
         lnLeak: x[6 + 3 * i]!,
-        loss: Math.exp(x[1]!)
+        loss: Math.exp(x[1]!),
+        charge: heating.charge
       };
       const key = `${s.lnHeat} ${s.lnLag} ${s.air} ${s.lnLeak} ${s.loss} ${x[2]!}`;
       const had = known[i]!.get(key);
@@ -101,7 +102,7 @@ export function fitTogether(plant: Plant, heating: Heating, pasts: readonly Past
   const of = (i: number): Learnt => ({ value: x[i]!, spread: Math.sqrt(Math.max(0, spread[i]![i]!)) });
   const lag = Math.exp(x[3]!);
   const raised = pasts.map((p) => p.reached ?? p.readings.at(-1)?.at ?? 10 * lag);
-  const came = raised.reduce((sum, t) => sum + 1 - (lag / t) * (1 - Math.exp(-t / lag)), 0) / Math.max(1, n);
+  const came = raised.reduce((sum, t) => sum + meanComingUp(heating, t, lag), 0) / Math.max(1, n);
   // Heat and lag hang together: what the mean knows is what both together do.
   const toLag = -(lag / (raised.reduce((a, t) => a + t, 0) / Math.max(1, n)));
   const meanVariance = spread[0]![0]! + 2 * toLag * spread[0]![3]! + toLag * toLag * spread[3]![3]!;

@@ -1,5 +1,5 @@
 import { airAtRest, airLeft, airRate, energyAt, type EnergyTable, needleAt, type Plant, spaceAt, temperatureAt } from '../boiler';
-import { needleSpread } from '../forecast';
+import { comingUp, type Heating, needleSpread } from '../forecast';
 import { psi, standardAtmosphere } from '../units';
 import type { Past } from './past';
 
@@ -13,6 +13,8 @@ export interface Supposed {
   /** ln of the rate at which leaks lose it, 1/s. */
   readonly lnLeak: number;
   /** W/K */ readonly loss: number;
+  /** Fuel that burns down by itself. */
+  readonly charge?: Heating['charge'];
 }
 
 /** What the gauge would have shown at each reading, Pa: heat into known contents, less losses, step by step. @param reads of the raising, or more than those */
@@ -32,7 +34,7 @@ export function needles(plant: Plant, table: EnergyTable, past: Past, s: Suppose
   for (const r of reads) {
     while (t < r.at - 1e-9) {
       const dt = Math.min(longest, r.at - t);
-      const up = past.out !== undefined && t + dt / 2 > past.out ? 0 : 1 - Math.exp(-(t + dt / 2) / lag);
+      const up = past.out !== undefined && t + dt / 2 > past.out ? 0 : comingUp(s, t + dt / 2, lag);
       const on = past.blowerAt !== undefined && t + dt / 2 > past.blowerAt ? boost : 1;
       energy += (heat * on * up - s.loss * (T - past.ambient)) * dt;
       T = temperatureAt(table, energy);

@@ -1,5 +1,5 @@
 import { type Plant, energyTable } from '../boiler';
-import { type Heating, leakSpread, usualLeak } from '../forecast';
+import { type Heating, leakSpread, meanComingUp, usualLeak } from '../forecast';
 import { missesOfNeedle, needles } from './needle';
 import type { Past } from './past';
 import { leastSquares } from './squares';
@@ -52,7 +52,8 @@ export function fitRaising(plant: Plant, heating: Heating, past: Past): Fit {
         air: x[2]!,
         lnLeak: x[3]!,
         lnBoost: boosted ? x[4]! : heating.lnBoost,
-        loss: plant.vessel.loss
+        loss: plant.vessel.loss,
+        charge: heating.charge
       })
     )
   ];
@@ -65,7 +66,7 @@ export function fitRaising(plant: Plant, heating: Heating, past: Past): Fit {
   const of = (i: number): Learnt => ({ value: x[i]!, spread: wider * Math.sqrt(Math.max(0, spread[i]![i]!)) });
   const lag = Math.exp(x[1]!);
   const fanned = past.blowerAt ?? past.reached ?? past.readings.at(-1)!.at;
-  const came = Math.log(1 - (lag / fanned) * (1 - Math.exp(-fanned / lag)));
+  const came = Math.log(meanComingUp(heating, fanned, lag));
   // The mean hangs on heat and lag together, and what the blower adds to it on all three: spreads by their slopes.
   const byLag = -Math.min(0.9, lag / fanned);
   const along = (slopes: readonly number[]) => {
