@@ -1,11 +1,8 @@
 import { airAtRest, airLeft, airRate, energyAt, needleAt, spaceAt, temperatureAt } from '../boiler';
 import { chance } from '../chance';
 import { boilingAt } from '../steam';
-import { blows, cloud, openHole, type RaiseFilter } from './cloud';
+import { blows, cloud, comesBack, keepsPace, openHole, type RaiseFilter } from './cloud';
 import { comingUp } from './heating';
-
-/** A fire that wanders is brought back by its keeper in about this long, s. */
-const comesBack = 900;
 
 /** When something will be: s since 1970. Eight times in ten it lies between early and late. */
 export interface Band {
@@ -59,13 +56,13 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
   let drawn = Math.round(f.now) % normals.length;
   const times = gates.map(() => new Float64Array(scouts).fill(Infinity));
   choose(f);
+  const isPaced = plant.pace < Infinity;
   const space = spaceAt(f.table, 380);
   const hole = airRate(openHole(f), space);
   const target = energyAt(f.table, boilingAt(gates.at(-1)! + f.atmosphere));
   for (let n = 0; n < scouts; n++) {
     const i = chosen[n]!;
-    // A boiler with a pace is kept to it by its keeper, a little under it, some days nearer than others.
-    const fastest = plant.pace * Math.exp(0.07 * normals[n]! - 0.03);
+    let lnPace = f.lnPace[i]!;
     let energy = f.energy[i]!;
     const lnHeat = f.lnHeat[i]!;
     let air = f.air[i]!;
@@ -85,6 +82,7 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
     let shrinks = Math.exp(-dt / lag);
     let wander = 0;
     let returns = Math.min(0.5, dt / comesBack);
+    let paceSd = keepsPace.walk * Math.sqrt(dt / 60);
     let steps = 0;
     let heat = Math.exp(lnHeat + (blower ? f.lnBoost[i]! : 0));
     while (gate < gates.length && t < f.now + far) {
@@ -97,7 +95,11 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
       wander += sd * normals[(drawn = (drawn + 1) % normals.length)]! - wander * returns;
       const was = T;
       T = temperatureAt(f.table, energy);
-      if (T > was + fastest * dt) energy = energyAt(f.table, (T = was + fastest * dt));
+      if (isPaced) {
+        const most = was + plant.pace * Math.exp(lnPace) * dt;
+        if (T > most) energy = energyAt(f.table, (T = most));
+        lnPace += paceSd * normals[(drawn = (drawn + 1) % normals.length)]! - (lnPace - keepsPace.near) * returns;
+      }
       const gauge = needleAt(f.table, air, T, f.atmosphere);
       if (air > 0.001) air = airLeft(air, rate, gauge, dt, airAtRest(f.table, T, f.atmosphere));
       if (!blower && plant.sustains > 0 && gauge >= plant.sustains) {
@@ -115,6 +117,7 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
       if (++steps % patience === 0) {
         dt *= 2;
         sd = heating.walk * Math.sqrt(dt / 60);
+        paceSd = keepsPace.walk * Math.sqrt(dt / 60);
         down = Math.exp(-(t + dt / 2 - f.burnsFrom) / lag);
         shrinks = Math.exp(-dt / lag);
         returns = Math.min(0.5, dt / comesBack);

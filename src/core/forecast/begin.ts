@@ -1,6 +1,6 @@
 import { airRate, energyAt, type EnergyTable, energyTable, type Plant, spaceAt } from '../boiler';
 import { chance, type Chance } from '../chance';
-import { cloud, type RaiseFilter } from './cloud';
+import { cloud, keepsPace, type RaiseFilter } from './cloud';
 import type { Heating } from './heating';
 
 export interface RaiseStart {
@@ -41,6 +41,7 @@ export function startRaise(s: RaiseStart): RaiseFilter {
     lnBoost: new Float64Array(cloud),
     air: new Float64Array(cloud),
     lnLeak: new Float64Array(cloud),
+    lnPace: new Float64Array(cloud),
     weight: new Float64Array(cloud).fill(1 / cloud),
     open,
     readings: 0,
@@ -51,6 +52,7 @@ export function startRaise(s: RaiseStart): RaiseFilter {
   // Each figure is drawn evenly over its range and in an order of its own: a few hundred guesses leave no gaps.
   const drawn = () => evenly(luck);
   const [T0, heat, lag, boost, leak, air] = [drawn(), drawn(), drawn(), drawn(), drawn(), drawn()];
+  const pace = plant.pace < Infinity ? drawn() : undefined;
   for (let i = 0; i < cloud; i++) {
     f.energy[i] = energyAt(table, Math.max(274, T + TSpread * normalAt(T0[i]!)));
     const isOdd = heat[i]! < odd.share;
@@ -60,6 +62,7 @@ export function startRaise(s: RaiseStart): RaiseFilter {
     // A boiler that is shut cold is full of air; how fast its leaks lose it is hardly known.
     f.air[i] = s.air ?? 1 - 0.6 * air[i]! ** 2;
     f.lnLeak[i] = lnLeak + leakSpread * normalAt(leak[i]!);
+    if (pace) f.lnPace[i] = keepsPace.near + keepsPace.spread * normalAt(pace[i]!);
   }
   return f;
 }

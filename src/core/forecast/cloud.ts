@@ -1,4 +1,15 @@
-import { airAtRest, airLeft, airRate, type EnergyTable, energyTable, needleAt, type Plant, spaceAt, temperatureAt } from '../boiler';
+import {
+  airAtRest,
+  airLeft,
+  airRate,
+  energyAt,
+  type EnergyTable,
+  energyTable,
+  needleAt,
+  type Plant,
+  spaceAt,
+  temperatureAt
+} from '../boiler';
 import type { Chance } from '../chance';
 import { comingUp, type Heating } from './heating';
 
@@ -25,6 +36,8 @@ export interface RaiseFilter {
   /** Share of the air still in, and ln of the rate at which leaks lose it, 1/s. */
   readonly air: Float64Array;
   readonly lnLeak: Float64Array;
+  /** ln of how fast its keeper lets it warm, over the pace of its boiler. */
+  readonly lnPace: Float64Array;
   readonly weight: Float64Array;
   /** What stands open, as holes, CdA in m²: air leaves by it. */
   open: Readonly<Partial<Record<Hole, number>>>;
@@ -35,6 +48,13 @@ export interface RaiseFilter {
   surprises: number;
 }
 
+/** A fire that wanders is brought back by its keeper in about this long, s. */
+export const comesBack = 900;
+/**
+ * How a keeper keeps a boiler to its pace, of that pace, as logarithms: now over it and now under, as the fire is always ahead of the damper;
+ * by day, and in a minute. Set on days of our own model, as no others have a pace.
+ */
+export const keepsPace = { near: 0.05, spread: 0.2, walk: 0.07 } as const;
 /** Guesses in the cloud. */
 export const cloud = 320;
 
@@ -45,6 +65,13 @@ export const isHole = (valve: string): valve is Hole => (holes as readonly strin
 /** Whether the blower draws the fire, and whether anything lets the air out. */
 export const blows = ({ open }: Pick<RaiseFilter, 'open'>): boolean => (open.blower ?? 0) > 0;
 export const openHole = ({ open }: Pick<RaiseFilter, 'open'>): number => Object.values(open).reduce((a, x) => a + x, 0);
+
+/**
+ * A boiler with a pace is kept to it: what its fire could give beyond that does not show, and is not learned from it either.
+ * @param energy what it would come to, J @param T before, K @param most K that it may warm
+ */
+export const paced = (table: EnergyTable, energy: number, T: number, most: number): number =>
+  most < Infinity ? Math.min(energy, energyAt(table, T + most)) : energy;
 
 /** The cloud as it stands at a later moment. Steps of up to 30 s. @param to s since 1970 */
 export function runTo(f: RaiseFilter, to: number): void {
@@ -59,7 +86,14 @@ export function runTo(f: RaiseFilter, to: number): void {
       const T = temperatureAt(table, f.energy[i]!);
       const up = comingUp(heating, since, Math.exp(f.lnLag[i]!));
       const heat = Math.exp(f.lnHeat[i]! + (blower ? f.lnBoost[i]! : 0)) * up;
-      f.energy[i]! += (heat - plant.vessel.loss * (T - f.ambient)) * dt;
+      f.energy[i] = paced(
+        table,
+        f.energy[i]! + (heat - plant.vessel.loss * (T - f.ambient)) * dt,
+        T,
+        plant.pace * Math.exp(f.lnPace[i]!) * dt
+      );
+      if (plant.pace < Infinity)
+        f.lnPace[i]! += keepsPace.walk * Math.sqrt(dt / 60) * luck.normal() - ((f.lnPace[i]! - keepsPace.near) * dt) / comesBack;
       f.lnHeat[i]! += sd * luck.normal() * (luck.next() < 0.05 ? 3 : 1);
       if (f.air[i]! > 0.001)
         f.air[i] = airLeft(
@@ -75,7 +109,7 @@ export function runTo(f: RaiseFilter, to: number): void {
 }
 
 /** What each guess is made of. */
-export const keys = ['energy', 'lnHeat', 'lnLag', 'lnBoost', 'air', 'lnLeak'] as const;
+export const keys = ['energy', 'lnHeat', 'lnLag', 'lnBoost', 'air', 'lnLeak', 'lnPace'] as const;
 
 /** The cloud as it stands, to be run ahead or taken up again apart from the first. */
 export const copyRaise = (f: RaiseFilter): RaiseFilter => ({

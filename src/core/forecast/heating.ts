@@ -52,7 +52,7 @@ export function meanComingUp({ charge }: Pick<Heating, 'charge'>, time: number, 
 /** Tablets rise over the first fifth of their time and fade over the last; spirit and gel burn level sooner, and to the end. */
 const burnsDown = { tablets: { up: 0.2, down: 0.2 }, level: { up: 0.05, down: 0.02 } } as const;
 
-/** A large fire wanders less in a minute than a small one; one that is kept to a pace is turned up and down all the time. */
+/** A large fire wanders less in a minute than a small one, but for one that is kept to a pace: it is turned up and down all the time. */
 const calm: Record<FitOut['size'], number> = { tabletop: 1, small: 1, medium: 0.7, full: 0.5 };
 
 /**
@@ -129,7 +129,7 @@ export function classHeating(fitOut: FitOut, plant: Plant, start: Start, habits:
     lagSpread: d.lagSpread,
     lnBoost: d.boost && usualBoost,
     boostSpread: d.boost,
-    walk: d.walk * (fitOut.pace ? 1.3 : calm[fitOut.size]),
+    walk: d.walk * (fitOut.pace ? 1 : calm[fitOut.size]),
     width: 1,
     from: 'the class of the engine and its dimensions',
     raisings: 0

@@ -99,7 +99,8 @@ const kept = {
   lnLag: new Float64Array(cloud),
   lnBoost: new Float64Array(cloud),
   air: new Float64Array(cloud),
-  lnLeak: new Float64Array(cloud)
+  lnLeak: new Float64Array(cloud),
+  lnPace: new Float64Array(cloud)
 };
 
 /** How far a guess that is drawn anew is shaken, of the spread of the cloud. */
@@ -125,6 +126,7 @@ function draw(f: RaiseFilter): void {
     for (let i = 0; i < cloud; i++) mean += from[i]! / cloud;
     let square = 0;
     for (let i = 0; i < cloud; i++) square += (from[i]! - mean) ** 2 / cloud;
+    if (square === 0) continue;
     const s = shake * Math.sqrt(square);
     for (let i = 0; i < cloud; i++) f[k][i] = mean + drawnTo * (from[i]! - mean) + s * f.luck.normal();
   }

@@ -1,5 +1,5 @@
 import { airAtRest, airLeft, airRate, energyAt, type EnergyTable, needleAt, type Plant, spaceAt, temperatureAt } from '../boiler';
-import { comingUp, type Heating, needleSpread } from '../forecast';
+import { comingUp, type Heating, needleSpread, paced } from '../forecast';
 import { psi, standardAtmosphere } from '../units';
 import type { Past } from './past';
 
@@ -36,7 +36,7 @@ export function needles(plant: Plant, table: EnergyTable, past: Past, s: Suppose
       const dt = Math.min(longest, r.at - t);
       const up = past.out !== undefined && t + dt / 2 > past.out ? 0 : comingUp(s, t + dt / 2, lag);
       const on = past.blowerAt !== undefined && t + dt / 2 > past.blowerAt ? boost : 1;
-      energy += (heat * on * up - s.loss * (T - past.ambient)) * dt;
+      energy = paced(table, energy + (heat * on * up - s.loss * (T - past.ambient)) * dt, T, plant.pace * dt);
       T = temperatureAt(table, energy);
       while (opened < past.open.length && past.open[opened]!.at <= t + dt / 2) opened++;
       const rate = leak + airRate(past.open[opened - 1]?.area ?? 0, space);

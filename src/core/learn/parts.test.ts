@@ -123,6 +123,16 @@ describe('a needle, supposed and read', () => {
     const blown = shown({ blowerAt: 900 });
     expect(blown.slice(0, 2)).toEqual(usual.slice(0, 2));
     expect(blown[2]).toBeGreaterThan(usual[2]!);
+    // Kept to a pace, a stronger fire shows no more than a weaker one: nothing is learned from it of the fire.
+    const kept = (lnHeat: number) =>
+      needles(
+        { ...plant, pace: 0.1 },
+        table,
+        { ...blank, readings: at.map((t) => ({ at: 2 * t, value: psi(20) })) },
+        { ...supposed, lnHeat, lnLag: 0, air: 0 }
+      );
+    kept(heat.lnHeat + 1).forEach((p, i) => expect(p).toBeCloseTo(kept(heat.lnHeat + 2)[i]!, 0));
+    expect(kept(heat.lnHeat - 1.2)[2]).toBeLessThan(kept(heat.lnHeat + 1)[2]! - psi(1));
     // Air adds its own pressure, until it is let out or has leaked away.
     const early = (more: Partial<Past>, x: Partial<typeof supposed>) => shown({ readings: [{ at: 420, value: psi(20) }], ...more }, x)[0]!;
     const tight = early({}, { air: 1, lnLeak: -20 });
