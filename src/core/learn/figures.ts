@@ -73,7 +73,11 @@ export function figuresOf(
         'power',
         withFloor(heat, together ? never.steadyHeat : never.heat),
         heatPrior,
-        together ? 'several raisings read together' : 'each raising read by itself, then their mean'
+        together
+          ? 'several raisings read together'
+          : fitOut.pace
+            ? 'each raising read by itself, then their mean; what its fire could give beyond its pace does not show'
+            : 'each raising read by itself, then their mean'
       )
     );
   const lagPrior: Learnt = { value: Math.log(usual.lag), spread: usual.lagSpread };

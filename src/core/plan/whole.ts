@@ -5,7 +5,19 @@ import { type Fit, heatingFrom, widthFrom } from '../learn';
 import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
 import { type Kit, kitFor } from './kit';
-import { dayNeeds, usualDuty, fillOf, fuelAndWater, type Level, needsPair, type Pair, startingSum, type Used, usualReserve } from '../sums';
+import {
+  dayNeeds,
+  usualDuty,
+  fillOf,
+  fuelAndWater,
+  lastFire,
+  type Level,
+  needsPair,
+  type Pair,
+  startingSum,
+  type Used,
+  usualReserve
+} from '../sums';
 import type { Figure } from '../units';
 import { withFill } from './fill';
 import { planRaise, type RaisePlan } from './raising';
@@ -52,7 +64,7 @@ export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine =
   const fill = fillOf(level, plant);
   const raise = planRaise(fitOut, procedure, plant, heating, { water: plan.water, air: plan.air });
   return {
-    sheet: daySheet({ procedure, plan, raise, busy }),
+    sheet: daySheet({ procedure, plan: { ...plan, minutes: { ...lastCoal(known, plant, plan, fill), ...plan.minutes } }, raise, busy }),
     raise,
     heating,
     level,
@@ -66,6 +78,13 @@ export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine =
     ),
     kit: kitFor(fitOut, procedure)
   };
+}
+
+/** The last coal goes on so long before the end as the bed takes to burn down at the day's work: minutes of that step. */
+function lastCoal({ fitOut, used }: Known, plant: Plant, { duty = usualDuty, water, air }: DayPlan, fill: number): DayPlan['minutes'] {
+  const engine = { fitOut, plant, used };
+  if (!lastFire.when!(engine)) return {};
+  return { 'last-fire': Math.round(lastFire.work({ ...lastFire.usual(engine), duty, water, air, fill }, engine).value / 60) };
 }
 
 /** What a saved sheet said, for whoever looks at many of them: ms since 1970. */

@@ -75,6 +75,22 @@ describe('a glass on the bench', () => {
   });
 });
 
+describe('the last fire on the bench', () => {
+  it('a bed burns down from five lumps to one at what was weighed', () => {
+    const bittern = engines.find((e) => e.fitOut.name === 'Little Bittern')!;
+    const last = benchSum('last-fire')!;
+    // Four lumps of 7.06 mm over 129.7 cm² of 780 kg/m³ are 0.286 kg: at 1.2 kg an hour 14.3 min.
+    const weighed = { ...bittern, used: [{ fuel: 1.2, inSteam: 3600 }] };
+    const minutes = (said: object, engine: Given = weighed) => last.work({ ...last.usual(engine), ...said } as never, engine).value / 60;
+    expect(minutes({})).toBeCloseTo(14.29, 1);
+    expect(minutes({ left: 3 })).toBeCloseTo(14.29 / 2, 1);
+    expect(minutes({ left: 9 })).toBe(0);
+    // By the sum of its steam, harder work is a shorter time.
+    expect(minutes({ duty: 'hard' }, bittern)).toBeLessThan(0.6 * minutes({ duty: 'light' }, bittern));
+    expect(last.when!(engines.find((e) => e.fitOut.name === 'Water Rail')!)).toBe(false);
+  });
+});
+
 describe('the sums of the bench', () => {
   it.each(checks.map((c) => [c[0], c[1], c[2], c] as const))('%s of %j is %d', (key, said, value, [, , , unit, within, name]) => {
     const worked = work(key, said);
@@ -177,7 +193,11 @@ describe('the sums of the bench', () => {
     const s = benchSum(key)!;
     const engine = able(s);
     const { min, max } = s.inputs.fields[field] as { min: number; max: number };
-    const usual = s.usual(engine) as Record<string, number>;
+    // A pump that has something to spare.
+    const usual: Record<string, number> = {
+      ...(s.usual(engine) as Record<string, number>),
+      ...(key === 'engine-pump' ? { uses: 4 * kgh } : {})
+    };
     // Within a factor of what is usual: far from it a rail or a law gives out.
     const near = (x: number) => Math.min(max, Math.max(min, min > 200 ? usual[field]! + 10 * (x - 1) : (usual[field]! || 100) * x));
     fc.assert(

@@ -2,6 +2,7 @@ import { fuels } from '../firing';
 import { group, number, quantity } from '../form';
 import { above, line, minus, over, plus, times, workedFrom } from '../units';
 import { said } from './words';
+import { usualUse } from './demand';
 import { sum } from './sum';
 
 /** As much heat of another fuel. */
@@ -40,13 +41,13 @@ export const endurance = sum({
   inputs: group('What is left', {
     tank: quantity('In the tank', 'volume', 0, 20),
     boiler: quantity('In the boiler over the lowest', 'volume', 0, 5),
-    uses: quantity('Used', 'flow', 1e-8, 1e-2),
+    uses: quantity('Used', 'flow', 1e-10, 1e-2),
     reserve: number('Kept back, of all', 0, 0.9, 'A third is a habit that has saved many a plug.')
   }),
-  usual: ({ fitOut, plant }) => ({
-    tank: fitOut.tanks.reduce((a, t) => a + t.capacity, 0),
-    boiler: 0.1 * plant.vessel.room,
-    uses: (0.4 * plant.ratedSteam) / 1000,
+  usual: (engine) => ({
+    tank: engine.fitOut.tanks.reduce((a, t) => a + t.capacity, 0),
+    boiler: 0.1 * engine.plant.vessel.room,
+    uses: usualUse(engine) / 1000,
     reserve: 0.33
   }),
   work: ({ tank, boiler, uses, reserve }) => {

@@ -66,60 +66,53 @@ export const lightingFluidFor = onGrate(
   }
 );
 
-/** Coal for a day: a bed, and what running burns: by the engine's own days once they were weighed, by its steam until then. */
+/** What running burns, kg/s: by the engine's own days once they were weighed, by its steam until then. */
+export function burning(grate: Grate, day: Omit<Day, 'running'>, engine: Given) {
+  const weighed = (engine.used ?? []).filter((p) => p.fuel > 0 && p.inSteam > 0);
+  const useful = times(
+    given('share that reaches the water', 0.48, 'share', 'class default'),
+    given('heat of the fuel', fuels[grate.fuel].heat, 'heat of fuel', 'class default')
+  );
+  if (weighed.length) {
+    const days = weighed.map((p, i) =>
+      over(given(`fuel of day ${i + 1}`, p.fuel, 'mass', 'measured'), given(`in steam, day ${i + 1}`, p.inSteam, 'time', 'measured'))
+    );
+    return {
+      lines: [],
+      burnt: line('burnt while running', 'mass flow', over(plus(...days), given('days weighed', weighed.length, 'count', 'learned')))
+    };
+  }
+  const { lines, hour } = demandOf(engine, day.duty);
+  const s = saturationAtGauge(engine.fitOut.workingPressure as Gauge);
+  const up = filledUp(engine.plant, day);
+  const kilogram = given('heat of a kilogram of steam', s.hg - 60e3, 'heat of fuel', 'steam tables');
+  return {
+    lines: [...lines, ...up.lines],
+    burnt: line('burnt while running', 'mass flow', over(plus(times(hour, besides(), kilogram), above(up.losses)), useful)),
+    // Days that were weighed hold their raises; until then what water and metal take is counted by itself.
+    raised: line('burnt while it is raised', 'mass', over(above(up.energy), useful))
+  };
+}
+
+/** A bed as it is kept while running, in lumps. */
+export const runningDepth = 5;
+
+/** Coal for a day: a bed, and what raising and running burn. */
 export const coal = onGrate(
   'fuel',
   'Coal for the day',
   (fire) => `Coal: ${fire.fuel}`,
   (grate, day, engine) => {
-    const weighed = (engine.used ?? []).filter((p) => p.fuel > 0 && p.inSteam > 0);
-    const { lines, hour } = demandOf(engine, day.duty);
-    const s = saturationAtGauge(engine.fitOut.workingPressure as Gauge);
-    const up = filledUp(engine.plant, day);
-    const useful = times(
-      given('share that reaches the water', 0.48, 'share', 'class default'),
-      given('heat of the fuel', fuels[grate.fuel].heat, 'heat of fuel', 'class default')
-    );
-    const burnt = weighed.length
-      ? line(
-          'burnt while running',
-          'mass flow',
-          over(
-            plus(
-              ...weighed.map((p, i) =>
-                over(
-                  given(`fuel of day ${i + 1}`, p.fuel, 'mass', 'measured'),
-                  given(`in steam, day ${i + 1}`, p.inSteam, 'time', 'measured')
-                )
-              )
-            ),
-            given('days weighed', weighed.length, 'count', 'learned')
-          )
-        )
-      : line(
-          'burnt while running',
-          'mass flow',
-          over(
-            plus(
-              times(hour, besides(), given('heat of a kilogram of steam', s.hg - 60e3, 'heat of fuel', 'steam tables')),
-              above(up.losses)
-            ),
-            useful
-          )
-        );
-    const bed = layer('one bed', grate, grate.fuel, 5);
-    // Days that were weighed hold their raises; until then what water and metal take is counted by itself.
-    const raised = line('burnt while it is raised', 'mass', over(above(up.energy), useful));
+    const { lines, burnt, raised } = burning(grate, day, engine);
+    const bed = layer('one bed', grate, grate.fuel, runningDepth);
     const inSteam = times(above(burnt), plus(runningOf(day), given('proving', 1800, 'time', 'class default')));
-    return weighed.length
-      ? [bed, burnt, line('for the day', 'mass', plus(above(bed), times(inSteam, spare(0.2, 'a fifth'))))]
-      : [
-          ...lines,
-          ...up.lines,
-          bed,
-          burnt,
-          raised,
-          line('for the day', 'mass', plus(above(bed), times(plus(above(raised), inSteam), spare(0.2, 'a fifth'))))
-        ];
+    const all = raised ? plus(above(raised), inSteam) : inSteam;
+    return [
+      ...lines,
+      bed,
+      burnt,
+      ...(raised ? [raised] : []),
+      line('for the day', 'mass', plus(above(bed), times(all, spare(0.2, 'a fifth'))))
+    ];
   }
 );

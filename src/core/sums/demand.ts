@@ -26,13 +26,35 @@ export interface Demand {
   readonly hour: WorkedInput;
 }
 
+/** The most that a fire makes: of one drawn by the exhaust, as much as its grate can; of one that is set, what it is set to. */
+export function mostMade({ fitOut: f, plant }: Pick<Given, 'fitOut' | 'plant'>): {
+  readonly lines: readonly WorkedStep[];
+  readonly most: WorkedInput;
+} {
+  if (f.fire.with !== 'solid') return { lines: [], most: given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default') };
+  const s = saturationAtGauge(f.workingPressure as Gauge);
+  const most = line(
+    'most that its fire makes, drawn hard',
+    'mass flow',
+    over(
+      times(
+        given('length of the grate', f.fire.grateLength, 'length', 'fit-out'),
+        given('width of the grate', f.fire.grateWidth, 'length', 'fit-out'),
+        rule('reaches the water from a grate drawn hard', 5e5, 'heat on an area')
+      ),
+      given('heat of evaporation', s.hg - s.hf, 'heat of fuel', 'steam tables')
+    )
+  );
+  return { lines: [most], most: above(most) };
+}
+
 /**
  * THE use of steam: from the cylinders and the day's duty. Quantities, tank, water, fuel and the forecast of the water read this and
  * nothing else. Displacement to cut-off and clearance, less what the clearance holds of the last stroke, × 1.6 for what condenses on the
  * way; by the turns; by the share of the hour in which it moves. Once days were counted by glass and feeds, it is held against them.
  */
 export function demandOf(engine: Pick<Given, 'fitOut' | 'plant' | 'used'>, duty: Duty = usualDuty): Demand {
-  const { fitOut: f, plant } = engine;
+  const { fitOut: f } = engine;
   const { cylinders: c } = f;
   const d = duties[duty];
   const from = `a day’s work: ${duty}`;
@@ -65,33 +87,14 @@ export function demandOf(engine: Pick<Given, 'fitOut' | 'plant' | 'used'>, duty:
   );
   const asks = times(above(turn), rule('turns', usualTurns(f), 'turns'));
   // A fire that is set gives what it gives. One that is drawn by the exhaust answers to the work, as far as its grate can.
-  const s = saturationAtGauge(f.workingPressure as Gauge);
-  const most =
-    f.fire.with === 'solid'
-      ? line(
-          'most that its fire makes, drawn hard',
-          'mass flow',
-          over(
-            times(
-              given('length of the grate', f.fire.grateLength, 'length', 'fit-out'),
-              given('width of the grate', f.fire.grateWidth, 'length', 'fit-out'),
-              rule('reaches the water from a grate drawn hard', 5e5, 'heat on an area')
-            ),
-            given('heat of evaporation', s.hg - s.hf, 'heat of fuel', 'steam tables')
-          )
-        )
-      : undefined;
-  const moving = line(
-    'used while it moves',
-    'mass flow',
-    lesser(asks, most ? above(most) : given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default'))
-  );
+  const fire = mostMade(engine);
+  const moving = line('used while it moves', 'mass flow', lesser(asks, fire.most));
   const part = rule(`part of the hour in which it moves, ${from}`, d.moving, 'share');
   const counted = (engine.used ?? []).flatMap((u) => u.water ?? []).slice(-6);
   const shown = counted.length ? line('its own days, over what the sum says of them', 'ratio', heldAgainst(counted, engine)) : undefined;
   const hour = line('used over the hour', 'mass flow', shown ? times(above(moving), part, above(shown)) : times(above(moving), part));
   return {
-    lines: [chest, fresh, left, taken, turn, ...(most ? [most] : []), moving, ...(shown ? [shown] : []), hour],
+    lines: [chest, fresh, left, taken, turn, ...fire.lines, moving, ...(shown ? [shown] : []), hour],
     moving: above(moving),
     hour: above(hour)
   };
@@ -118,6 +121,9 @@ function heldAgainst(
     )
   );
 }
+
+/** What an engine takes over the hour at a usual day's work, with what goes besides, kg/s: where a sum of the bench asks for a use. */
+export const usualUse = (engine: Given): number => demandOf(engine).hour.value * besides().value;
 
 /** What goes besides: blower, whistle, injector, drains, valves that lift. */
 export const besides = () => plain('with a fifth for blower, whistle, drains and valves', 1.2);

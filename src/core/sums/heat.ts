@@ -3,6 +3,7 @@ import { group, number, quantity } from '../form';
 import { saturationAtGauge } from '../steam';
 import { above, asked, type Gauge, line, minus, over, plus, Refusal, times, workedFrom } from '../units';
 import { heatOfSteam, heatOfWater, rule, said } from './words';
+import { usualUse } from './demand';
 import { sum } from './sum';
 
 const waterAt = (gauge: number) =>
@@ -70,11 +71,11 @@ export const fuelForSteam = sum({
     fuel: quantity('Heat of the fuel', 'heat of fuel', 1e7, 5e7),
     share: number('Of that, reaches the water', 0.05, 0.95, 'Half or so of a coal fire’s; less of a small one’s.')
   }),
-  usual: ({ fitOut, plant }) => ({
-    steam: 0.4 * plant.ratedSteam,
-    gauge: 0.8 * fitOut.workingPressure,
+  usual: (engine) => ({
+    steam: usualUse(engine),
+    gauge: 0.8 * engine.fitOut.workingPressure,
     feed: 288.15,
-    fuel: fitOut.fire.with === 'solid' ? fuels[fitOut.fire.fuel].heat : gasHeat,
+    fuel: engine.fitOut.fire.with === 'solid' ? fuels[engine.fitOut.fire.fuel].heat : gasHeat,
     share: 0.48
   }),
   work: ({ steam, gauge, feed, fuel, share }) => {

@@ -10,6 +10,7 @@ import { drawings } from './drawing';
 import { gas } from './gas';
 import { condensate, evaporation, feedHeat, fuelForSteam, gasTime } from './heat';
 import { hotLevel } from './hot-level';
+import { lastFire } from './last-fire';
 import { gaugeAgainstThermometer, thermostat, thermostatFor } from './instruments';
 import { motionOil, steamOil } from './oil';
 import { pair } from './pair';
@@ -27,6 +28,7 @@ export { fuelAndWater, needsPair, type Pair, usualPair, usualReserve } from './p
 export { fillOf, type Level, startingSum } from './start';
 export type { Day } from './day';
 export { demandOf } from './demand';
+export { lastFire } from './last-fire';
 export { duties, type Duty, usualDuty } from './duties';
 export type { Given, Sum, Used } from './sum';
 
@@ -40,7 +42,7 @@ const askedSums: readonly Sum[] = [pair, slug];
 const bench: Readonly<Record<string, readonly Sum[]>> = {
   Feeding: [hotLevel, enginePump, handStrokes, injectorDelivery, injectorLimit, slug, endurance],
   'Valves and tests': [valveDischarge, valveBore, accumulation, hydraulic, gaugeAgainstThermometer],
-  'Fire and fuel': [evaporation, fuelForSteam, feedHeat, gasTime, equivalent, pair, thermostat, thermostatFor],
+  'Fire and fuel': [lastFire, evaporation, fuelForSteam, feedHeat, gasTime, equivalent, pair, thermostat, thermostatFor],
   'The engine at work': [power, meanPressureSum, steamUsed, condensate, turnsFromTaps],
   'On the track': [tractiveEffort, adhesion, load, drawbar, scaleSpeed],
   Water: [dissolved, steadyBlowDown, onceBlownDown, treatment]

@@ -2,6 +2,7 @@ import { feedEnthalpy } from '../boiler';
 import { group, number, quantity } from '../form';
 import { above, asked, given, line, minus, over, plus, Refusal, roundedUp, times, workedFrom } from '../units';
 import { heatOfSteam, heatOfWater, quarterPi, said } from './words';
+import { usualUse, usualTurns } from './demand';
 import { sum, type Given } from './sum';
 
 const water = () => given('weight of cold water', 1000, 'density', 'steam tables');
@@ -23,7 +24,7 @@ export const enginePump = sum({
     turns: quantity('Engine turns', 'turns', 0.1, 20),
     uses: quantity('Steam that the engine uses', 'mass flow', 0, 1)
   }),
-  usual: ({ plant }) => ({ bore: 0.008, stroke: 0.012, efficiency: 0.85, turns: 5, uses: plant.ratedSteam * 0.4 }),
+  usual: (engine) => ({ bore: 0.008, stroke: 0.012, efficiency: 0.85, turns: usualTurns(engine.fitOut), uses: usualUse(engine) }),
   work: ({ bore, stroke, efficiency, turns, uses }) => {
     const delivers = line(
       'delivers',

@@ -1,6 +1,7 @@
 import { group, quantity } from '../form';
 import { given, line, minus, over, plus, Refusal, times, workedFrom } from '../units';
 import { said } from './words';
+import { usualUse } from './demand';
 import { sum } from './sum';
 
 const solids = (name: string, most = 20) => quantity(name, 'dissolved', 0, most);
@@ -43,11 +44,11 @@ export const steadyBlowDown = sum({
   name: 'Blow-down that holds the solids',
   asks: 'How much must be blown down an hour?',
   inputs: group('Water', {
-    evaporated: quantity('Boiled away', 'flow', 1e-8, 1e-2),
+    evaporated: quantity('Boiled away', 'flow', 1e-10, 1e-2),
     feed: solids('In the feed water', 5),
     limit: solids('Not to be passed')
   }),
-  usual: ({ plant }) => ({ evaporated: (0.4 * plant.ratedSteam) / 1000, feed: 0.15, limit: 2.5 }),
+  usual: (engine) => ({ evaporated: usualUse(engine) / 1000, feed: 0.15, limit: 2.5 }),
   work: ({ evaporated, feed, limit }) => {
     if (limit <= feed) throw new Refusal('limit', 'The feed water alone is dirtier than that: give a higher limit, or cleaner water.');
     return workedFrom(

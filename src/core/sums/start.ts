@@ -19,6 +19,7 @@ import {
   workedFrom,
   type WorkedStep
 } from '../units';
+import { demandOf } from './demand';
 import { conditions, type Given, sum, usualConditions } from './sum';
 
 /**
@@ -45,8 +46,10 @@ type Asked = Infer<typeof inputs>;
 const guess = (name: string, value: number, kind: Parameters<typeof given>[2]) => given(name, value, kind, 'class default');
 
 /** Steam and water that proving uses: valves lifted, glass blown through, whistle, warming through. */
-function testsUse(fitOut: FitOut, plant: Plant): WorkedStep {
+function testsUse({ fitOut, plant }: Given): { readonly lines: readonly WorkedStep[]; readonly step: WorkedStep } {
   const steam = given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default');
+  // Warmed through gently: as it is worked on a light day.
+  const work = demandOf({ fitOut, plant }, 'light');
   const room = given('room of the boiler', boilerShape(fitOut.boiler).total, 'volume', 'geometry');
   const blown = fitOut.glasses.filter((g) => g.blowThrough).length;
   const parts: Expression[] = [
@@ -66,13 +69,13 @@ function testsUse(fitOut: FitOut, plant: Plant): WorkedStep {
         ]
       : []),
     ...(fitOut.whistle ? [times(guess('whistle blown', 4, 'time'), steam)] : []),
-    times(guess('cylinders warmed through', 60, 'time'), steam, guess('of it, meanwhile', 0.4, 'share'))
+    times(guess('cylinders warmed through', 60, 'time'), work.moving)
   ];
-  return line('used by the tests', 'mass', plus(...parts));
+  return { lines: work.lines.slice(0, -1), step: line('used by the tests', 'mass', plus(...parts)) };
 }
 
 /** Lost before the first feed that can work, and when that is: a raising by ordinary practice, stepped by the model. */
-function feedGap({ fitOut, plant }: Given, { water: fillAt, air }: Asked, tests: WorkedStep) {
+function feedGap({ fitOut, plant }: Given, { water: fillAt, air }: Asked, { lines, step: tests }: ReturnType<typeof testsUse>) {
   const water = usualFill(fitOut, plant, fillAt);
   const rising = raise(plant, { water, T: fillAt, ambient: air }, {}, { every: 20 });
   // A feed that needs the engine turning cannot work before it moves: after the tests.
@@ -94,7 +97,7 @@ function feedGap({ fitOut, plant }: Given, { water: fillAt, air }: Asked, tests:
   const raising = asked('lost while raising', 'mass', `leaks, blower and steam let out ${until}`, Math.max(0, water - moment.water), told);
   const gap = standing ? raising : line('feed gap', 'mass', plus(above(raising), above(tests)));
   return {
-    steps: [tests, time, raising, ...(standing ? [] : [gap])],
+    steps: [...lines, tests, time, raising, ...(standing ? [] : [gap])],
     step: gap,
     gap: { kg: gap.result.value, until: moment.time, ...(feed ? { feed: feed.name } : {}) },
     /** What is gone when the glass is looked at after the tests. */
@@ -116,10 +119,9 @@ export function startingSum(engine: Given, asked: Asked = usualConditions): Leve
 }
 
 function levelOf(engine: Given, asked: Asked): Level {
-  const { fitOut, plant } = engine;
-  const tests = testsUse(fitOut, plant);
+  const tests = testsUse(engine);
   const lost = feedGap(engine, asked, tests);
-  return fitOut.glasses.length ? byGlass(engine, asked, tests, lost) : byMeasure(engine, asked, tests, lost);
+  return engine.fitOut.glasses.length ? byGlass(engine, asked, tests.step, lost) : byMeasure(engine, asked, tests.step, lost);
 }
 
 /** For an engine without a glass: a measured fill. */

@@ -1,6 +1,7 @@
 import { group, number, quantity } from '../form';
 import { above, given, lesser, line, over, times, toThePower, workedFrom } from '../units';
 import { absolute, half, plain, quarterPi, rule, said } from './words';
+import { mostMade } from './demand';
 import { sum } from './sum';
 
 /** Napier's rule, 1 lb/s through a square inch for each 70 psi absolute, as a speed: flow through an area is pressure over it. */
@@ -48,7 +49,7 @@ export const valveBore = sum({
     share: number('Lift, as a part of the bore', 0.01, 0.25, 'Plain spring valves lift a twentieth of their bore or so.'),
     cd: number('Share that gets through, Cd', 0.1, 1)
   }),
-  usual: ({ fitOut, plant }) => ({ duty: 1.5 * plant.ratedSteam, set: fitOut.safetyValves[0]!.set, share: 0.05, cd: 0.65 }),
+  usual: (engine) => ({ duty: mostMade(engine).most.value, set: engine.fitOut.safetyValves[0]!.set, share: 0.05, cd: 0.65 }),
   work: ({ duty, set, share, cd }) => {
     const g = flux(set);
     const area = line(
