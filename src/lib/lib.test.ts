@@ -84,8 +84,12 @@ describe('quick actions', () => {
     expect(feed).toMatchObject({ on: true, more: 'Injector on' });
     expect(feed && 'choices' in feed && feed.choices.map((c) => c.word)).toEqual([
       'Axle pump: water to boiler',
+      'Axle pump: water to both',
       'Axle pump: water to tank',
       'Tender hand pump on',
+      'Tender hand pump: 10 strokes',
+      'Tender hand pump: 20 strokes',
+      'Tender hand pump: 50 strokes',
       'Injector off'
     ]);
   });

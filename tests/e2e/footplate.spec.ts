@@ -58,6 +58,14 @@ test('a keeper at work: skip, strike, open things, what is blocked, hand over, a
   await pointAt(page, '.readings .glass', 0.15);
   await expect(page.getByRole('alert')).toContainText('at or under its lowest running level');
   await expect(page.getByRole('alert')).toContainText('Feed now: hand pump');
+  // Counted strokes, by the thumb and by the line.
+  const actions = page.getByRole('group', { name: 'Quick actions' });
+  await actions.getByRole('button', { name: /^Feed/ }).click();
+  await page.getByRole('button', { name: 'Hand pump: 20 strokes' }).click();
+  await expect(log).toContainText('Hand pump 20 strokes');
+  await page.locator('#quick-line').fill('7 strokes');
+  await page.keyboard.press('Enter');
+  await expect(log).toContainText('Hand pump 7 strokes');
   await pointAt(page, '.readings .glass', 0.6);
   await expect(page.getByRole('alert')).toHaveCount(0);
 

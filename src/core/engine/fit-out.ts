@@ -271,7 +271,13 @@ export const fitOutField = group('Fit-out', {
       }),
       from: pressure('Works from', 0, 200),
       turning: flag('Engine must turn'),
-      rate: quantity('Rate', 'flow', 0, litres(5000) / 3600),
+      rate: quantity(
+        'Rate',
+        'flow',
+        0,
+        litres(5000) / 3600,
+        'Of a hand pump at a stroke a second; of a pump on the engine at its usual turns.'
+      ),
       bypassShutSendsTo: choice('With its bypass shut, water goes to', {
         boiler: 'the boiler',
         tank: 'the tank',

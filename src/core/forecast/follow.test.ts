@@ -80,7 +80,15 @@ describe('what was fed', () => {
     expect(of(feed(10, 'Injector', true, { to: 'boiler' }))).toEqual([{ from: at(10), rate: rate('Injector') }]);
     expect(of(feed(10, 'Injector', true, { to: 'boiler' }), feed(12, 'Axle pump', true, { to: 'both' })).map((x) => x.rate)).toEqual([
       rate('Injector'),
-      rate('Axle pump')
+      rate('Axle pump') / 2
+    ]);
+    expect(of(feed(12, 'Axle pump', true, { to: 'both', part: 0.25 }))).toEqual([
+      { from: at(12), rate: rate('Axle pump') / 4, unsure: 0.4 }
+    ]);
+    // Its bypass is turned while it runs.
+    expect(of(feed(12, 'Axle pump', true, { to: 'boiler' }), feed(14, 'Axle pump', true, { to: 'both', part: 0.5 }))).toEqual([
+      { from: at(12), to: at(14), rate: rate('Axle pump') },
+      { from: at(14), rate: rate('Axle pump') / 2, unsure: 0.4 }
     ]);
     expect(of(feed(10, 'Injector', true, { to: 'boiler' }), feed(12, 'Injector', false))).toEqual([
       { from: at(10), to: at(12), rate: rate('Injector') }
@@ -89,6 +97,21 @@ describe('what was fed', () => {
       { from: at(10), to: at(12), rate: 0.6 / 120 }
     ]);
     expect(of(feed(10, 'Injector', true, { to: 'tank' }))).toEqual([]);
+    // Counted strokes, at a stroke a second, told when they were done.
+    expect(of(feed(10, 'Tender hand pump', false, { strokes: 30 }))).toEqual([
+      { from: at(9.5), to: at(10), rate: rate('Tender hand pump'), unsure: 0.25 }
+    ]);
+    expect(of(feed(10, 'Tender hand pump', false, { strokes: 30, volume: 1e-4 }))).toEqual([{ from: at(9.5), to: at(10), rate: 0.1 / 30 }]);
+    // Measured in, and nobody said for how long.
+    expect(of(feed(10, 'Tender hand pump', false, { volume: 2e-4 }))).toEqual([{ from: at(10) - 1, to: at(10), rate: 0.2 }]);
+    // A pump on the engine gives nothing while it stands, and goes on when it goes; an injector does not ask.
+    const running = [feed(10, 'Axle pump', true, { to: 'boiler' }), feed(10, 'Injector', true, { to: 'boiler' })];
+    expect(of(...running, valve(12, 'regulator', 0), valve(15, 'regulator', 0.5), valve(16, 'regulator', 0.7))).toEqual([
+      { from: at(10), to: at(12), rate: rate('Axle pump') },
+      { from: at(12), to: at(15), rate: 0 },
+      { from: at(10), rate: rate('Injector') },
+      { from: at(15), rate: rate('Axle pump') }
+    ]);
     expect(of(feed(10, 'Bucket', true, { to: 'boiler' }))).toEqual([{ from: at(10), rate: 0 }]);
   });
 });

@@ -17,6 +17,12 @@ const stride = 64;
 /** Temperature of the water in a tank, where nothing says otherwise, K. */
 export const tankWater = 288.15;
 
+/** A feed that is on: since when, s since 1970, and how much of its rate goes to the boiler. */
+interface Feeding {
+  readonly from: number;
+  readonly part: number;
+}
+
 /** What has been taken of a timeline so far. */
 interface Taken {
   events: number;
@@ -25,7 +31,9 @@ interface Taken {
   reads: number;
   looks: number;
   readonly fed: Fed[];
-  readonly feeding: Map<string, number>;
+  readonly feeding: Map<string, Feeding>;
+  /** The regulator is known to be shut: a pump on the engine gives nothing. */
+  stands: boolean;
   filter: RaiseFilter | undefined;
   /** Readings of the needle since the match. */
   count: number;
@@ -58,6 +66,7 @@ const none = (): Taken => ({
   looks: 0,
   fed: [],
   feeding: new Map(),
+  stands: false,
   filter: undefined,
   count: 0,
   open: {},
@@ -149,6 +158,8 @@ function take(f: Following, { context: { fitOut } }: Log, e: Event, lit: string 
     if (share !== undefined) observe(filter, at, { kind: 'about', value: fitOut.workingPressure * share });
   } else if (e.is === 'fire') {
     if (filter && e.act === 'fuel on') charged(filter, at);
+  } else if (e.is === 'valve' && e.valve === 'regulator') {
+    moves(f, at, e.open > 0);
   } else if (e.is === 'valve') {
     if (!isHole(e.valve)) return;
     const area = e.open * f.plant[e.valve];
@@ -157,21 +168,64 @@ function take(f: Following, { context: { fitOut } }: Log, e: Event, lit: string 
     t.open = { ...t.open, [e.valve]: area };
     if (filter) opened(filter, at, e.valve, area);
   } else if (e.is === 'feed') {
-    const from = t.feeding.get(e.feed);
-    if (e.on && e.to !== 'tank') {
-      if (from === undefined) t.feeding.set(e.feed, at);
-    } else if (from !== undefined) {
-      const rate = f.plant.feeds.find((x) => x.name === e.feed)?.rate ?? 0;
-      const kg = e.volume === undefined ? rate * (at - from) : e.volume * 1000;
-      t.fed.push({ from, to: at, rate: kg / Math.max(1, at - from) });
-      t.feeding.delete(e.feed);
-      if (filter) fedIn(filter, at, kg, feedEnthalpy(tankWater));
-    }
+    const told = { ...(e.volume === undefined ? {} : { kg: e.volume * 1000 }) };
+    if (e.strokes !== undefined) {
+      // Told when they were done, and at a stroke a second.
+      const rate = feedOf(f, e.feed)?.rate ?? 0;
+      fed(f, { from: at - e.strokes * stroke, to: at, rate, ...(e.volume === undefined ? { unsure: unsure.strokes } : {}) }, told);
+    } else if (e.on && e.to !== 'tank') {
+      const part = e.to === 'both' ? (e.part ?? half) : 1;
+      const before = t.feeding.get(e.feed);
+      if (before?.part === part) return;
+      ended(f, e.feed, at, {});
+      t.feeding.set(e.feed, { from: at, part });
+    } else if (t.feeding.has(e.feed)) ended(f, e.feed, at, told);
+    // Measured in, and nobody said for how long.
+    else if (told.kg) fed(f, { from: at - 1, to: at, rate: 0 }, told);
   }
 }
 
+/** Of a pump whose bypass is part open and nobody said how far, to the boiler. */
+const half = 0.5;
+/** A stroke of a hand pump takes about this long, s: the rate of its fit-out is at that. */
+const stroke = 1;
+/** How far what a feed gave may lie from what it should have given, as a share of it: strokes are of many lengths, a bypass of any opening. */
+const unsure = { strokes: 0.25, both: 0.4 } as const;
+
+const feedOf = ({ plant }: Pick<Following, 'plant'>, name: string) => plant.feeds.find((x) => x.name === name);
+
+/** A feed as it runs: nothing of one that must turn while the engine stands. */
+function spanOf(f: Following, name: string, { from, part }: Feeding): Fed {
+  const feed = feedOf(f, name);
+  const rate = feed && !(feed.turning && f.taken.stands) ? feed.rate * part : 0;
+  return { from, rate, ...(part < 1 ? { unsure: unsure.both } : {}) };
+}
+
+function fed(f: Following, span: Fed & { readonly to: number }, { kg = span.rate * (span.to - span.from) }: { kg?: number } = {}): void {
+  const { filter } = f.taken;
+  f.taken.fed.push({ ...span, rate: kg / Math.max(1, span.to - span.from) });
+  if (filter && span.to > filter.litAt && !f.taken.raised) fedIn(filter, span.to, kg, feedEnthalpy(tankWater));
+}
+
+/** A feed is off, or gives otherwise from now on: what it gave until then is told. */
+function ended(f: Following, name: string, at: number, told: { kg?: number }): void {
+  const feeding = f.taken.feeding.get(name);
+  if (!feeding) return;
+  fed(f, { ...spanOf(f, name, feeding), to: at }, told);
+  f.taken.feeding.delete(name);
+}
+
+/** The engine was set going, or stopped: the pumps on it with it. */
+function moves(f: Following, at: number, going: boolean): void {
+  const { taken } = f;
+  if (taken.stands === !going) return;
+  for (const [name, feeding] of [...taken.feeding])
+    if (feedOf(f, name)?.turning) {
+      ended(f, name, at, {});
+      taken.feeding.set(name, { ...feeding, from: at });
+    }
+  taken.stands = !going;
+}
+
 /** Feeds as spans, s since 1970, those that are on among them. */
-export const fedOf = ({ plant, taken }: Following): Fed[] => [
-  ...taken.fed,
-  ...[...taken.feeding].map(([name, from]): Fed => ({ from, rate: plant.feeds.find((x) => x.name === name)?.rate ?? 0 }))
-];
+export const fedOf = (f: Following): Fed[] => [...f.taken.fed, ...[...f.taken.feeding].map(([name, feeding]) => spanOf(f, name, feeding))];

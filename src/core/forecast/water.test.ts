@@ -153,6 +153,20 @@ describe('water while in steam', () => {
       expect(rate(700, 900)).toBeCloseTo(dry, 9);
     });
 
+    it('the less sure it is what a feed gave, the wider is what is said of the next look, and of nothing before it', () => {
+      const looks = [look(0, 0.6), look(300, 0.5)];
+      const width = (unsure?: number, from = 310) => {
+        const band = waterAt(plant, looks, [{ from, to: from + 120, rate: 0.003, ...(unsure === undefined ? {} : { unsure }) }], {
+          at: 600,
+          usual: use
+        })!;
+        return band.high - band.low;
+      };
+      expect(width(0.25)).toBeGreaterThan(1.01 * width());
+      expect(width(0.8)).toBeGreaterThan(1.05 * width(0.25));
+      expect(width(0.8, 700)).toBeCloseTo(width(undefined, 700), 9);
+    });
+
     it('where the next look would find it: as the last one, less what is used, each edge by its own spread', () => {
       const told = (at: number, looks = [look(600, 0.6)]) => waterAt(plant, looks, [], { at, usual: use })!;
       const per = 10 * (kg(0.65) - kg(0.55));

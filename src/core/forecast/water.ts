@@ -16,6 +16,8 @@ export interface Fed {
   readonly from: number;
   readonly to?: number;
   readonly rate: number;
+  /** How far it may lie from that, as a share of it, where that is more than of a feed on its own. */
+  readonly unsure?: number;
 }
 
 const row = emptyRow();
@@ -54,6 +56,12 @@ const own = 20;
 const fedBetween = (fed: readonly Fed[], a: number, b: number) =>
   fed.reduce((sum, f) => sum + f.rate * Math.max(0, Math.min(b, f.to ?? b) - Math.max(a, f.from)), 0);
 
+/** How far it may lie from that, kg. */
+const unsureBetween = (fed: readonly Fed[], a: number, b: number) =>
+  Math.sqrt(
+    fed.reduce((sum, f) => sum + ((f.unsure ?? doubt.feed) * f.rate * Math.max(0, Math.min(b, f.to ?? b) - Math.max(a, f.from))) ** 2, 0)
+  );
+
 /** What is tracked: water, kg; ln of its use, kg/s, of the day and what the work of the moment adds; gain of the feeds; what all looks have wrong alike, of the glass. */
 const [kg, use, work, gain, alike] = [0, 1, 2, 3, 4];
 const all = [kg, use, work, gain, alike];
@@ -81,7 +89,7 @@ function carry(t: Track, to: number, fed: readonly Fed[]): void {
       for (const i of all) P[i]![k]! *= fades[k]!;
     }
     P[use]![use]! += (doubt.walk ** 2 / 300) * dt;
-    P[kg]![kg]! += (doubt.feed * came) ** 2 * (60 / dt);
+    P[kg]![kg]! += unsureBetween(fed, t.at, t.at + dt) ** 2 * (60 / dt);
     P[work]![work]! += doubt.work ** 2 * (1 - fades[work]! ** 2);
     P[alike]![alike]! += doubt.alike ** 2 * (1 - fades[alike]! ** 2);
     t.at += dt;

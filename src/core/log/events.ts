@@ -149,7 +149,7 @@ export const lanes = ['fuel', 'feed', 'lift', 'fault'] as const;
 export const laneOf = (e: Happening): (typeof lanes)[number] | undefined =>
   e.is === 'fire' && e.act === 'fuel on'
     ? 'fuel'
-    : e.is === 'feed' && e.on
+    : e.is === 'feed' && (e.on || e.strokes)
       ? 'feed'
       : e.is === 'lift' || (e.is === 'seen' && e.seen === 'blowing off')
         ? 'lift'

@@ -269,6 +269,15 @@ describe('the quick line', () => {
     ['match', [{ kind: 'fire', body: { act: 'light' } }]],
     ['thinned', [{ kind: 'fire', body: { act: 'thin' } }]],
     ['injector knocked off', [{ kind: 'feed', body: { feed: 'Injector', on: false } }]],
+    ['20 strokes', [{ kind: 'feed', body: { feed: 'Tender hand pump', on: false, strokes: 20 } }]],
+    [
+      'hand pump 12 strokes 1/2',
+      [
+        { kind: 'reading', body: { glass: 0.5, glassAt: null } },
+        { kind: 'feed', body: { feed: 'Tender hand pump', on: false, strokes: 12 } }
+      ]
+    ],
+    ['axle pump to both 1/4', [{ kind: 'feed', body: { feed: 'Axle pump', on: true, to: 'both', part: 0.25 } }]],
     ['axle pump to both', [{ kind: 'feed', body: { feed: 'Axle pump', on: true, to: 'both' } }]],
     ['raked', [{ kind: 'fire', body: { act: 'rake' } }]],
     [

@@ -20,6 +20,13 @@ describe('an entry as a line of the log, and as the quick line gives it back', (
     ['fire', { act: 'fuel on' }, 'Fuel', undefined],
     ['fire', { act: 'drop' }, 'Fire dropped', 'fire dropped'],
     ['feed', { feed: 'Injector', on: true, to: 'both', volume: 0.5e-3 }, `Injector on, water to boiler and tank 500${thin}ml`, undefined],
+    [
+      'feed',
+      { feed: 'Axle pump', on: true, to: 'both', part: 0.25 },
+      'Axle pump on, water to boiler and tank, ¼ to the boiler',
+      'Axle pump on, water to both, ¼ of it to the boiler'
+    ],
+    ['feed', { feed: 'Hand pump', on: false, strokes: 20 }, 'Hand pump 20 strokes', 'Hand pump 20 strokes'],
     ['feed', { feed: 'Axle pump', on: true, to: 'tank' }, 'Axle pump on, water to tank', 'Axle pump on, water to tank'],
     ['feed', { feed: 'Axle pump', on: false, to: 'tank', proven: true }, 'Axle pump off, proven', 'Axle pump off'],
     ['valve', { valve: 'blower', open: 0.25 }, 'Blower on, ¼', 'blower ¼ open'],
@@ -150,12 +157,13 @@ describe('what an event does to the state', () => {
       lane({ is: 'fire', act: 'rake' }),
       lane({ is: 'feed', feed: 'x', on: true }),
       lane({ is: 'feed', feed: 'x', on: false }),
+      lane({ is: 'feed', feed: 'x', on: false, strokes: 9 }),
       lane({ is: 'lift', valve: 1 }),
       lane({ is: 'seen', seen: 'blowing off' }),
       lane({ is: 'seen', seen: 'bobbing' }),
       lane({ is: 'fault' }),
       lane({ is: 'oil' })
-    ]).toEqual(['fuel', undefined, 'feed', undefined, 'lift', 'lift', undefined, 'fault', undefined]);
+    ]).toEqual(['fuel', undefined, 'feed', undefined, 'feed', 'lift', 'lift', undefined, 'fault', undefined]);
   });
 });
 

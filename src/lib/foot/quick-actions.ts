@@ -25,6 +25,12 @@ const steps = (name: Valve, off: string, on: string) => [
 const stands = (open: number | undefined, off: string, on: string) =>
   open === undefined ? undefined : open === 0 ? off : open === 1 ? on : printGlass(open);
 
+/** A hand pump is counted. */
+const strokesOf = ({ name, kind }: FitOut['feeds'][number]): Touch[] =>
+  kind === 'hand pump'
+    ? [10, 20, 50].map((strokes) => ({ word: `${name}: ${strokes} strokes`, kind: 'feed', body: { feed: name, on: false, strokes } }))
+    : [];
+
 /** The quick actions of an engine, from what it has on it, with what stands open now. */
 export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] {
   const open = (name: Valve) => state.valves[name]?.open;
@@ -50,9 +56,10 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
         state.feeds[x.name]?.on
           ? [{ word: `${x.name} off`, kind: 'feed', body: { feed: x.name, on: false } }]
           : x.bypassShutSendsTo === 'none'
-            ? [{ word: `${x.name} on`, kind: 'feed', body: { feed: x.name, on: true, to: 'boiler' } }]
+            ? [{ word: `${x.name} on`, kind: 'feed', body: { feed: x.name, on: true, to: 'boiler' } }, ...strokesOf(x)]
             : [
                 { word: `${x.name}: water to boiler`, kind: 'feed', body: { feed: x.name, on: true, to: 'boiler' } },
+                { word: `${x.name}: water to both`, kind: 'feed', body: { feed: x.name, on: true, to: 'both' } },
                 { word: `${x.name}: water to tank`, kind: 'feed', body: { feed: x.name, on: true, to: 'tank' } }
               ]
       )

@@ -76,7 +76,14 @@ export const readers: readonly Reader[] = [
     });
     return w === 'fire' ? 2 : 1;
   },
-  // A feed, by its own name or its kind: `injector on`, `axle pump to tank`, `feed off`.
+  // `20 strokes` are of the hand pump, where there is one.
+  ([n, w], draft, { fitOut }) => {
+    const pump = fitOut.feeds.find((f) => f.plumbed && f.kind === 'hand pump');
+    if (!pump || !isWord(w, 'strokes', 'stroke') || !/^\d{1,4}$/.test(n!) || Number(n) < 1) return 0;
+    draft.others.push({ kind: 'feed', body: { feed: pump.name, on: false, strokes: Number(n) } });
+    return 2;
+  },
+  // A feed, by its own name or its kind: `injector on`, `axle pump to tank`, `hand pump 20 strokes`, `feed off`.
   (words, draft, { fitOut, state }) => {
     const line = words.join(' ');
     const feeds = fitOut.feeds.filter((f) => f.plumbed);
@@ -97,6 +104,10 @@ export const readers: readonly Reader[] = [
     let [a, b] = [words[took], words[took + 1]];
     let to: 'boiler' | 'tank' | 'both' | undefined;
     let on = true;
+    if (hit[1].kind === 'hand pump' && /^\d{1,4}$/.test(a ?? '') && Number(a) > 0 && isWord(b, 'strokes', 'stroke')) {
+      draft.others.push({ kind: 'feed', body: { feed: hit[1].name, on: false, strokes: Number(a) } });
+      return took + 2;
+    }
     if (isWord(a, 'on', 'off', 'stopped', 'knocked')) {
       on = a === 'on';
       took += a === 'knocked' && b === 'off' ? 2 : 1;
@@ -106,7 +117,12 @@ export const readers: readonly Reader[] = [
       to = b as typeof to;
       took += 2;
     }
-    draft.others.push({ kind: 'feed', body: { feed: hit[1].name, on, ...(to ? { to } : on ? { to: 'boiler' } : {}) } });
+    // `axle pump to both 1/4`: so much of it goes to the boiler.
+    const said = to === 'both' && /[/⁄½⅓⅔¼¾⅛⅜⅝⅞%]/.test(words[took] ?? '') ? parseGlass(words[took]!) : undefined;
+    const part = said !== undefined && isLevel(said) ? said : undefined;
+    if (part !== undefined) took++;
+    const where = to ?? (on ? 'boiler' : undefined);
+    draft.others.push({ kind: 'feed', body: { feed: hit[1].name, on, ...(where && { to: where }), ...(part !== undefined && { part }) } });
     return took;
   },
   (words, draft) => {
