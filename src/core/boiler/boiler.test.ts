@@ -310,6 +310,22 @@ describe('raising steam', () => {
     });
   });
 
+  it('on a mountain the same needle is less hot, and so is the thermostat that holds it', () => {
+    const high = { ...tender, altitude: 1500 };
+    const [low, up] = [tender, high].map((f) => {
+      const plant = plantOf(f);
+      const { reached, end } = raise(plant, { water: usualFill(f, plant), T: 288.15 }, {}, { dt: 1 });
+      return { reached: reached!, T: end.contents.T };
+    });
+    // 2.4 psi less of atmosphere, at 2.6 psi for a degree.
+    expect(low!.T - up!.T).toBeGreaterThan(0.8);
+    expect(low!.T - up!.T).toBeLessThan(1.1);
+    expect(up!.reached).toBeLessThan(low!.reached);
+    const knob = (altitude: number) => (plantOf({ ...of('electric-set'), altitude }).fire as { set: number }).set;
+    expect(knob(0) - knob(1500)).toBeGreaterThan(1.2);
+    expect(knob(0) - knob(1500)).toBeLessThan(1.9);
+  });
+
   it.each([tank, tender, snipe])('quickens when the blower takes over from the fan: $name', (f) => {
     const plant = plantOf(f);
     const mean = (of: readonly { heat: number }[]) => of.reduce((a, m) => a + m.heat, 0) / of.length;

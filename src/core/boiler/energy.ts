@@ -59,18 +59,21 @@ export function pressureAt(t: EnergyTable, T: number): number {
 /** Room above the water at a temperature, m³. */
 export const spaceAt = (t: EnergyTable, T: number): number => t.space[Math.min(t.space.length - 1, Math.max(0, Math.round(T - t.from)))]!;
 
+/** Of an atmosphere over cold water, what is air and no vapour, Pa. */
+const dry = (atmosphere: number) => atmosphere - 1825;
+
 /**
  * What a gauge shows, Pa: steam, and the air that stood over the cold water and made up one atmosphere there.
  * @param share of that air that is still in, 0 to 1
  */
 export function needleAt(t: EnergyTable, share: number, T: number, atmosphere: number): number {
-  const air = share > 0.001 ? (share * 99_500 * (t.space[15]! / spaceAt(t, T)) * T) / 288.15 : 0;
+  const air = share > 0.001 ? (share * dry(atmosphere) * (t.space[15]! / spaceAt(t, T)) * T) / 288.15 : 0;
   return Math.max(0, pressureAt(t, T) + air - atmosphere);
 }
 
 /** Share of the air that stays in with a hole open and no pressure behind it: what is left when the needle has come to rest at nothing. */
 export const airAtRest = (t: EnergyTable, T: number, atmosphere: number): number =>
-  Math.max(0, ((atmosphere - pressureAt(t, T)) * spaceAt(t, T) * 288.15) / (99_500 * t.space[15]! * T));
+  Math.max(0, ((atmosphere - pressureAt(t, T)) * spaceAt(t, T) * 288.15) / (dry(atmosphere) * t.space[15]! * T));
 
 /** Rate at which a hole empties the room over the water under 0.8 bar and more, 1/s: choked flow, about 270 m/s. @param hole CdA, m² */
 export const airRate = (hole: number, space: number): number => (hole * 270) / space;

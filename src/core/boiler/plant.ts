@@ -1,7 +1,7 @@
 import { type FitOut, heldAt, inSteamAt } from '../engine';
 import { chargeHeat, type Element, type GasBurner, type Grate, jetDraws, startFuel, type Tablets } from '../firing';
 import { saturationAtGauge } from '../steam';
-import type { Gauge } from '../units';
+import { atmosphereAt, type Gauge } from '../units';
 import { criticalFlux } from './flow';
 import { type Overrides, plantFigures, steamFlow } from './parameters';
 import { drawnHeat, passageOf } from './passage';
@@ -32,6 +32,8 @@ export interface Plant {
   readonly moisture: number;
   readonly valves: readonly { readonly set: number; readonly pop: boolean; readonly area: number }[];
   readonly feeds: readonly PlantFeed[];
+  /** Of the place where it is steamed, Pa. */
+  readonly atmosphere: number;
   /** Steam that the fire makes at its rated heat, kg/s. */
   readonly ratedSteam: number;
   /** Largest rise of temperature allowed, K/s; Infinity when none is set. */
@@ -102,7 +104,13 @@ function fireOf(f: FitOut, so: Readonly<Record<string, number>>): Plant['fire'] 
     case 'electric': {
       // A knob is set a little under the valve, or the valve blows all day.
       const band = 5;
-      return { with: 'electric', power: so.power!, set: saturationAtGauge((0.985 * heldAt(f)) as Gauge).T, band, lag: 15 };
+      return {
+        with: 'electric',
+        power: so.power!,
+        set: saturationAtGauge((0.985 * heldAt(f)) as Gauge, atmosphereAt(f.altitude)).T,
+        band,
+        lag: 15
+      };
     }
   }
 }
@@ -117,6 +125,7 @@ export function plantOf(f: FitOut, own: Overrides = {}): Plant {
     vessel: vesselOf(f, so.metal!, so.loss!),
     fire: fireOf(f, so),
     workingPressure: f.workingPressure,
+    atmosphere: atmosphereAt(f.altitude),
     held: heldAt(f),
     inSteam: inSteamAt(f),
     blower: so.blower ?? 0,

@@ -92,7 +92,7 @@ export interface Start {
 }
 
 /** A boiler filled and cold. */
-export function filled(plant: Plant, { water, T, ambient = 288.15, atmosphere = 101_325, air = 1 }: Start): Working {
+export function filled(plant: Plant, { water, T, ambient = 288.15, atmosphere = plant.atmosphere, air = 1 }: Start): Working {
   return {
     time: 0,
     contents: fillAt(plant.vessel, water, T, air, atmosphere),

@@ -92,7 +92,7 @@ const oils = { steam: 'steam oil', motion: 'motion oil', grease: 'grease' } as c
  * Lengths in m, pressures in Pa at the gauge, volumes in m³, weights in kg, power in W, times in s.
  */
 export const fitOutField = group('Fit-out', {
-  format: choice('Format', { 'joram.fit-out/2': 'joram.fit-out/2' }),
+  format: choice('Format', { 'joram.fit-out/3': 'joram.fit-out/3' }),
   name: text('Name', 1, 80),
   description: text('Class', 1, 80, 'As on its plate: 0-4-2 side tank, road roller, drainage pump.'),
   scale: text('Scale or gauge', 1, 40),
@@ -356,6 +356,7 @@ export const fitOutField = group('Fit-out', {
     kind: choice('Kind of water', { tap: 'tap', rain: 'rain', softened: 'softened', distilled: 'distilled or deionised' }),
     treatment: choice('Treatment', { none: 'none', tank: 'in the tank', boiler: 'in the boiler' })
   }),
+  altitude: quantity('Altitude where it is steamed', 'altitude', 0, 5000, '0 at the sea. The higher, the hotter it is at the same needle.'),
   storage: choice('Stored', { dry: 'dry and open', full: 'full and treated' }),
   comesOff: text('Parts that come off for transport', 0, 300),
   pace: maybe(

@@ -1,5 +1,5 @@
 import { coldWater, saturationAtGauge, waterVolume } from '../steam';
-import { type Gauge, Refusal } from '../units';
+import { atmosphereAt, type Gauge, Refusal } from '../units';
 import type { FitOut } from './fit-out';
 import { boilerShape, glassHeight, glassLevel, heightOf, shellGrowth } from './geometry';
 
@@ -16,7 +16,7 @@ export interface Between {
 }
 
 const hotWater = (fitOut: FitOut) => {
-  const s = saturationAtGauge(fitOut.workingPressure as Gauge);
+  const s = saturationAtGauge(fitOut.workingPressure as Gauge, atmosphereAt(fitOut.altitude));
   return { s, shape: boilerShape(fitOut.boiler), growth: shellGrowth(fitOut.shell.material, s.T) };
 };
 

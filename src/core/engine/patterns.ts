@@ -88,7 +88,8 @@ const habits: FitOut['habits'] = {
 
 /** What most engines share; each pattern says only what is different about it. */
 const common = {
-  format: 'joram.fit-out/2',
+  format: 'joram.fit-out/3',
+  altitude: 0,
   gauge: true,
   tellTale: 'none',
   levels: { lowest: 0.25, wanted: 0.5, ceiling: 0.75 },

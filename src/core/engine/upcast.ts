@@ -19,9 +19,15 @@ const ladder: readonly Rung<undefined>[] = [
         ...(fire?.with === 'spirit' && { fire: { heat: null, burns: null, ...fire } })
       };
     }
+  },
+  {
+    // What nobody was asked for was taken to be at the sea.
+    from: 'joram.fit-out/2',
+    to: 'joram.fit-out/3',
+    up: (document) => ({ altitude: 0, ...document })
   }
 ];
 
 /** A fit-out as it was stored or exported, in today's terms. */
 export const fitOutOf = (document: unknown): FitOut =>
-  upcast(document, { at: 'format', today: 'joram.fit-out/2', ladder, given: undefined });
+  upcast(document, { at: 'format', today: 'joram.fit-out/3', ladder, given: undefined });

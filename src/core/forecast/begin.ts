@@ -22,7 +22,7 @@ export interface RaiseStart {
 
 /** A forecast at the moment of lighting: nothing but what is known beforehand. */
 export function startRaise(s: RaiseStart): RaiseFilter {
-  const { plant, heating, water, T, TSpread = 2, ambient = 288.15, atmosphere = 101_325, litAt, open = {}, seed = 1 } = s;
+  const { plant, heating, water, T, TSpread = 2, ambient = 288.15, atmosphere = s.plant.atmosphere, litAt, open = {}, seed = 1 } = s;
   const luck = chance(seed);
   const table = energyTable(plant.vessel, water);
   const f: RaiseFilter = {

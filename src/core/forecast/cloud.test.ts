@@ -8,6 +8,7 @@ import { ahead, bandOf } from './ahead';
 import { leakSpread, normalAt, startRaise, usualLeak } from './begin';
 import { brief, charged, cloud, copyRaise, fedIn, opened, puffed, type RaiseFilter, runTo } from './cloud';
 import { classHeating, comingUp, type Heating, heatingOf, meanComingUp } from './heating';
+import { waterIn } from './water';
 import { needleSpread, observe, type Seen } from './weigh';
 
 const bittern = fitOut('Little Bittern');
@@ -59,6 +60,14 @@ describe('the cloud run on', () => {
     });
     expect(long! / short!).toBeGreaterThan(3);
     expect(long! / short!).toBeLessThan(5.2);
+  });
+  it('is of the place: on a mountain a needle shows what there is over a thinner atmosphere', () => {
+    const high = plantOf({ ...bittern, altitude: 1500 });
+    const f = startRaise({ plant: high, heating: still, water, T: 372, litAt: 0 });
+    expect(f.atmosphere).toBeCloseTo(84_556, -1);
+    // Steam of 99 °C is 97.8 kPa: 13 kPa over that, with no air in.
+    expect(needleAt(f.table, 0, 372.15, f.atmosphere)).toBeCloseTo(97_800 - 84_556, -3);
+    expect(waterIn(high, { glass: 0.5, gauge: psi(80) })).toBeGreaterThan(waterIn(plant, { glass: 0.5, gauge: psi(80) }));
   });
   it('what is fed brings its mass and its energy', () => {
     const f = from({ T: 380 });

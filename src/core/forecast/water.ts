@@ -1,6 +1,5 @@
 import { glassAt, type Plant, waterAtGlass } from '../boiler';
 import { boilingAt, emptyRow, saturationRow } from '../steam';
-import { standardAtmosphere } from '../units';
 import { chance } from '../chance';
 import { type Band, bandOf } from './ahead';
 import { normalAt } from './begin';
@@ -23,7 +22,7 @@ export interface Fed {
 const row = emptyRow();
 /** Water under a glass at a pressure, kg: what the glass shows is volume, what is boiled away is weight. */
 export function waterIn(plant: Plant, { glass, gauge }: Pick<Look, 'glass' | 'gauge'>): number {
-  const T = boilingAt(Math.max(0, gauge) + standardAtmosphere);
+  const T = boilingAt(Math.max(0, gauge) + plant.atmosphere);
   saturationRow(T, row);
   return waterAtGlass(plant.vessel, glass, T) / row.vf;
 }
@@ -250,7 +249,7 @@ export function tankOut(
 /** What the glass will stand at when the gauge has come to another pressure, nothing fed and nothing drawn. */
 export function glassWhen(plant: Plant, seen: Pick<Look, 'glass' | 'gauge'>, gauge: number): number {
   const kg = waterIn(plant, seen);
-  const T = boilingAt(Math.max(0, gauge) + standardAtmosphere);
+  const T = boilingAt(Math.max(0, gauge) + plant.atmosphere);
   saturationRow(T, row);
   return glassAt(plant.vessel, kg * row.vf, T);
 }

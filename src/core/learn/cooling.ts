@@ -1,7 +1,6 @@
 import { airAtRest, airLeft, energyAt, energyTable, needleAt, type Plant, temperatureAt } from '../boiler';
 import { leakSpread, needleSpread, usualLeak } from '../forecast';
 import { boilingAt } from '../steam';
-import { standardAtmosphere } from '../units';
 import type { Past } from './past';
 import type { Learnt } from './raising';
 import { leastSquares } from './squares';
@@ -26,7 +25,7 @@ export function lossFrom(plant: Plant, past: Past, usual: Learnt): Learnt | unde
   if (reads.at(-1)!.value >= reads[0]!.value) return undefined;
   const table = energyTable(plant.vessel, past.water);
   const out = past.open.length > 0 ? 'after' : 'never';
-  const T0 = boilingAt(reads[0]!.value + standardAtmosphere);
+  const T0 = boilingAt(reads[0]!.value + plant.atmosphere);
   const prior = [usual.value, T0, airThen[out], usualLeak(plant, table)];
   const spreads = [2 * usual.spread, 12, airThen.spread[out], (out === 'after' ? 1 : 3) * leakSpread];
   const missesOf = (x: readonly number[]) => {
@@ -43,10 +42,10 @@ export function lossFrom(plant: Plant, past: Past, usual: Learnt): Learnt | unde
           const dt = Math.min(60, r.at - t);
           energy -= loss * (T - past.ambient) * dt;
           T = temperatureAt(table, energy);
-          air = airLeft(air, leak, needleAt(table, air, T, standardAtmosphere), dt, airAtRest(table, T, standardAtmosphere));
+          air = airLeft(air, leak, needleAt(table, air, T, plant.atmosphere), dt, airAtRest(table, T, plant.atmosphere));
           t += dt;
         }
-        return (needleAt(table, air, T, standardAtmosphere) - r.value) / needleSpread(r.value);
+        return (needleAt(table, air, T, plant.atmosphere) - r.value) / needleSpread(r.value);
       })
     ];
   };

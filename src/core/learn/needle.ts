@@ -1,6 +1,6 @@
 import { airAtRest, airLeft, airRate, energyAt, type EnergyTable, needleAt, type Plant, spaceAt, temperatureAt } from '../boiler';
 import { comingUp, type Heating, needleSpread, paced } from '../forecast';
-import { psi, standardAtmosphere } from '../units';
+import { psi } from '../units';
 import type { Past } from './past';
 
 /** What a raising is supposed to have been like. */
@@ -40,10 +40,10 @@ export function needles(plant: Plant, table: EnergyTable, past: Past, s: Suppose
       T = temperatureAt(table, energy);
       while (opened < past.open.length && past.open[opened]!.at <= t + dt / 2) opened++;
       const rate = leak + airRate(past.open[opened - 1]?.area ?? 0, space);
-      air = airLeft(air, rate, needleAt(table, air, T, standardAtmosphere), dt, airAtRest(table, T, standardAtmosphere));
+      air = airLeft(air, rate, needleAt(table, air, T, plant.atmosphere), dt, airAtRest(table, T, plant.atmosphere));
       t += dt;
     }
-    shown.push(needleAt(table, air, T, standardAtmosphere));
+    shown.push(needleAt(table, air, T, plant.atmosphere));
   }
   return shown;
 }

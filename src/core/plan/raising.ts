@@ -3,7 +3,6 @@ import { ahead, type Band, type Heating, startRaise } from '../forecast';
 import { type FitOut, inSteamAt } from '../engine';
 import { opensAtPressure, type Procedure } from '../procedure';
 import { boilingAt } from '../steam';
-import { standardAtmosphere } from '../units';
 
 /** The raise before it has begun: to each gate, in s after the match, early, middle and late. */
 export interface RaisePlan {
@@ -70,10 +69,10 @@ const fallsTo = (procedure: Procedure): number[] =>
  * @param air K @param to pressures at the gauge, falling, Pa
  */
 function cooling(plant: Plant, table: EnergyTable, air: number, inSteam: number, to: readonly number[]): RaisePlan['cooling'] {
-  let T = boilingAt(inSteam + standardAtmosphere);
+  let T = boilingAt(inSteam + plant.atmosphere);
   let after = 0;
   return to.map((pressure) => {
-    const low = boilingAt(Math.max(0, pressure) + standardAtmosphere);
+    const low = boilingAt(Math.max(0, pressure) + plant.atmosphere);
     for (; T > low; T -= 1) after += (energyAt(table, T) - energyAt(table, T - 1)) / (plant.vessel.loss * Math.max(1, T - 0.5 - air));
     return { pressure, after };
   });

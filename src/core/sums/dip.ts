@@ -1,7 +1,7 @@
 import { energyAt, energyOf, energyTable, feedEnthalpy, needleAt, temperatureAt, waterAtGlass } from '../boiler';
 import { group, type Infer, quantity } from '../form';
 import { boilingAt, waterVolume } from '../steam';
-import { above, asked, given, line, minus, over, plus, Refusal, standardAtmosphere, times, type Worked, workedFrom } from '../units';
+import { above, asked, given, line, minus, over, plus, Refusal, times, type Worked, workedFrom } from '../units';
 import { canBeFed } from './day';
 import { conditions, type Given, sum } from './sum';
 
@@ -31,7 +31,7 @@ export function dip({ water, gauge, fed, feedAt, heat, air }: Infer<typeof input
   if (!(fed > 0)) throw new Refusal('fed', 'Say how much is fed, in kilograms or litres.');
   // Hot water weighs about 900 kg/m³.
   if ((water + fed) / 900 > plant.vessel.room) throw new Refusal('fed', 'There is no room in the boiler for that much.');
-  const T = boilingAt(gauge + standardAtmosphere);
+  const T = boilingAt(gauge + plant.atmosphere);
   const before = energyOf(plant.vessel, { water, air: 0, energy: 0, T, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 });
   const table = energyTable(plant.vessel, water + fed);
   const after = before + fed * feedEnthalpy(feedAt);
@@ -73,7 +73,7 @@ export function dip({ water, gauge, fed, feedAt, heat, air }: Infer<typeof input
     'pressure just after',
     'pressure',
     'pressure of steam at that temperature (IAPWS-IF97)',
-    needleAt(table, 0, cold, standardAtmosphere),
+    needleAt(table, 0, cold, plant.atmosphere),
     [above(shared)]
   );
   return {
@@ -91,7 +91,7 @@ export const slug = sum({
   inputs,
   usual: ({ fitOut, plant }) => {
     const { vessel } = plant;
-    const T = boilingAt(0.8 * fitOut.workingPressure + standardAtmosphere);
+    const T = boilingAt(0.8 * fitOut.workingPressure + plant.atmosphere);
     const stands = vessel.glass ? waterAtGlass(vessel, 0.5, T) : vessel.room * 0.6;
     const water = stands / waterVolume(T);
     return {

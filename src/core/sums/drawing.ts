@@ -1,7 +1,7 @@
 import { boilerShape, type FitOut, glassHeight } from '../engine';
 import { group } from '../form';
 import { coldWater, saturationAtGauge, waterVolume } from '../steam';
-import { above, asked, type Gauge, given, line, minus, over, plus, standardAtmosphere, times, workedFrom, type WorkedStep } from '../units';
+import { above, asked, atmosphereAt, type Gauge, given, line, minus, over, plus, times, workedFrom, type WorkedStep } from '../units';
 import { sum } from './sum';
 
 const nothing = group('Nothing', {});
@@ -70,10 +70,10 @@ export const drawings = [
       'boils at',
       'temperature',
       'boiling temperature at that pressure over the atmosphere (IAPWS-IF97)',
-      saturationAtGauge(f.workingPressure as Gauge).T,
+      saturationAtGauge(f.workingPressure as Gauge, atmosphereAt(f.altitude)).T,
       [
         given('working pressure', f.workingPressure, 'pressure', 'fit-out'),
-        given('atmosphere, taken as', standardAtmosphere, 'pressure', 'class default')
+        given('atmosphere, by the altitude', atmosphereAt(f.altitude), 'pressure', 'fit-out')
       ]
     )
   ]),

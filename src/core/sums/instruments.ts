@@ -14,13 +14,13 @@ const air = (altitude: number): WorkedStep =>
       toThePower(
         minus(
           plain('all of it', 1),
-          times(given('falls for each metre', 2.25577e-5, 'ratio', 'class default'), said('altitude', altitude, 'length'))
+          times(given('falls for each metre', 2.25577e-5, 'ratio', 'class default'), said('altitude', altitude, 'altitude'))
         ),
         given('power of the standard atmosphere', 5.25588, 'ratio', 'class default')
       )
     )
   );
-const altitude = quantity('Altitude', 'length', 0, 5000, '0 at the sea.');
+const altitude = quantity('Altitude', 'altitude', 0, 5000, '0 at the sea.');
 const steamAt = (T: WorkedStep['inputs'][number], name = 'pressure of the steam') =>
   asked(name, 'pressure', 'pressure of steam at that temperature, over nothing (IAPWS-IF97)', saturationPressure(T.value), [T]);
 
@@ -35,7 +35,7 @@ export const thermostat = sum({
     band: number('Band, K', 0, 40, 'From where it lets go down to where it takes hold again.'),
     altitude
   }),
-  usual: ({ plant }) => ({ knob: plant.fire.with === 'electric' ? plant.fire.set : 416, band: 5, altitude: 0 }),
+  usual: ({ fitOut, plant }) => ({ knob: plant.fire.with === 'electric' ? plant.fire.set : 416, band: 5, altitude: fitOut.altitude }),
   work: ({ knob, band, altitude: h }) => {
     const T = said('set to', knob, 'temperature');
     const there = air(h);
@@ -63,7 +63,7 @@ export const thermostatFor = sum({
   asks: 'What do I set the knob to?',
   when: ({ fitOut }) => fitOut.fire.with === 'electric',
   inputs: group('A pressure', { pressure: quantity('Wanted', 'pressure', 1e3, 2e6), altitude }),
-  usual: ({ fitOut }) => ({ pressure: 0.93 * fitOut.workingPressure, altitude: 0 }),
+  usual: ({ fitOut }) => ({ pressure: 0.93 * fitOut.workingPressure, altitude: fitOut.altitude }),
   work: ({ pressure, altitude: h }) => {
     const there = air(h);
     const p = line('over nothing', 'pressure', plus(said('wanted', pressure, 'pressure'), above(there)));

@@ -96,7 +96,7 @@ const models: Record<string, (told: Record<string, number>, engine: Given, kind:
   },
   'all the room inside, from the dimensions of the boiler': (_, { fitOut }) => boilerShape(fitOut.boiler).total,
   'boiling temperature at that pressure over the atmosphere (IAPWS-IF97)': (x) =>
-    boilingAt(x['working pressure']! + x['atmosphere, taken as']!),
+    boilingAt(x['working pressure']! + x['atmosphere, by the altitude']!),
   'boiling temperature at that pressure (IAPWS-IF97)': (x) => saturationAtGauge(x['pressure before'] as Gauge).T,
   'what that water and the metal hold at working pressure, less what they hold cold': (x, { plant }) => {
     const table = energyTable(plant.vessel, x['water filled in']!);

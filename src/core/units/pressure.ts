@@ -8,6 +8,9 @@ export type Absolute = number & { readonly absolute: unique symbol };
 /** One standard atmosphere, Pa: used unless the day's is known. */
 export const standardAtmosphere = 101_325 as Absolute;
 
+/** The atmosphere at an altitude, Pa, by the standard one: 101,325 × (1 − 2.25577e-5 h)^5.25588. @param altitude m, 0 to 5,000 */
+export const atmosphereAt = (altitude: number): Absolute => (standardAtmosphere * (1 - 2.25577e-5 * altitude) ** 5.25588) as Absolute;
+
 /** Pa in one pound-force per square inch. */
 export const psiPa = 6894.757293;
 

@@ -66,6 +66,10 @@ export const quantities = {
       in: unit(0.0254, 2, 'in', 'inch', 'inches', '"')
     }
   },
+  altitude: {
+    name: 'altitude',
+    units: { m: unit(1, 0, 'm', 'metre', 'metres', 'meter', 'meters'), ft: unit(0.3048, 0, 'ft', 'foot', 'feet') }
+  },
   flow: {
     name: 'flow',
     units: {
@@ -134,6 +138,8 @@ export function chosenUnit(quantity: Quantity, choice: UnitChoice): string {
       return choice.volume === 'gal' ? 'gal/h' : 'l/h';
     case 'force':
       return choice.mass === 'lb' ? 'lbf' : 'N';
+    case 'altitude':
+      return choice.length === 'in' ? 'ft' : 'm';
     case 'travel':
       return choice.length === 'in' ? 'mph' : 'km/h';
     default:

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   absolute,
+  atmosphereAt,
   fromSi,
   gauge,
   type Gauge,
@@ -122,6 +123,16 @@ describe('gauge and absolute', () => {
     expect(gauge(absolute(psi(90)))).toBeCloseTo(psi(90), 6);
     expect(absolute(psi(10), 84_556 as typeof standardAtmosphere)).toBeCloseTo(10 * 6894.757293 + 84_556, 6);
     expect(() => absolute(-110_000 as Gauge)).toThrow(Refusal);
+  });
+  it('the atmosphere of an altitude, and an altitude in metres or feet', () => {
+    // The published standard atmosphere: 1,000 m 89,874.6 Pa, 1,500 m 84,556 Pa, 3,000 m 70,108.5 Pa.
+    expect(atmosphereAt(0)).toBe(101_325);
+    expect(Math.abs(atmosphereAt(1000) - 89_874.6)).toBeLessThan(3);
+    expect(Math.abs(atmosphereAt(1500) - 84_556)).toBeLessThan(5);
+    expect(Math.abs(atmosphereAt(3000) - 70_108.5)).toBeLessThan(8);
+    expect(printText(1500, 'altitude', usualUnits)).toBe('1500\u2009m');
+    expect(printText(1500, 'altitude', { ...usualUnits, length: 'in' })).toBe('4921\u2009ft');
+    expect(parseQuantity('1000 ft', 'altitude', 'm')).toEqual({ value: 304.8, unit: 'ft' });
   });
 });
 

@@ -39,7 +39,7 @@
   const sections: readonly { name: string; keys: readonly (keyof typeof fitOutField.fields)[] }[] = [
     { name: 'Engine', keys: ['name', 'description', 'scale', 'kind', 'size', 'mass', 'workingPressure'] },
     { name: 'Boiler', keys: ['boiler', 'shell', 'fusiblePlug', 'blowDown', 'vent', 'manholes', 'mudholes', 'pace'] },
-    { name: 'Gauge and glass', keys: ['gauge', 'tellTale', 'glasses', 'levels', 'fill', 'runLimit'] },
+    { name: 'Gauge and glass', keys: ['gauge', 'altitude', 'tellTale', 'glasses', 'levels', 'fill', 'runLimit'] },
     { name: 'Valves', keys: ['safetyValves', 'whistle'] },
     { name: 'Fire', keys: ['fire'] },
     { name: 'Feeds and water', keys: ['feeds', 'tanks', 'water', 'storage'] },

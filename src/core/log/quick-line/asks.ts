@@ -1,5 +1,5 @@
 import { saturationAtGauge, saturationPressure, saturationTemperature } from '../../steam';
-import { absolute, type Gauge, isLevel, printGlass, printText, standardAtmosphere, toSi } from '../../units';
+import { absolute, atmosphereAt, type Gauge, isLevel, printGlass, printText, toSi } from '../../units';
 import type { Around, Draft } from './draft';
 
 /**
@@ -25,11 +25,12 @@ export function asks(draft: Draft, { fitOut, state, units, now }: Around): strin
   // A pressure that no boiler of ours holds has been asked about already; saturation knows nothing of it.
   if (draft.temperature !== undefined && pressure !== undefined && pressure > toSi(5, 'pressure', 'psi') && pressure < 5e6) {
     // Two honest instruments agree within about 2 psi and 2 °C of saturation.
-    const needed = saturationAtGauge(pressure as Gauge).T;
-    const slack = 2 + saturationTemperature(absolute((pressure + toSi(2, 'pressure', 'psi')) as Gauge)) - needed;
+    const air = atmosphereAt(fitOut.altitude);
+    const needed = saturationAtGauge(pressure as Gauge, air).T;
+    const slack = 2 + saturationTemperature(absolute((pressure + toSi(2, 'pressure', 'psi')) as Gauge, air)) - needed;
     if (Math.abs(draft.temperature - needed) > slack)
       out.push(
-        `Steam at ${show(pressure)} is ${printText(needed, 'temperature', units)}, not ${printText(draft.temperature, 'temperature', units)} (${show(Math.max(0, saturationPressure(Math.min(640, Math.max(274, draft.temperature))) - standardAtmosphere))} would be): is one of them misread?`
+        `Steam at ${show(pressure)} is ${printText(needed, 'temperature', units)}, not ${printText(draft.temperature, 'temperature', units)} (${show(Math.max(0, saturationPressure(Math.min(640, Math.max(274, draft.temperature))) - air))} would be): is one of them misread?`
       );
   }
   return out;
