@@ -48,13 +48,18 @@ function choose(f: RaiseFilter): void {
 /**
  * The times at which the gauge will show these pressures.
  * @param gates Pa at the gauge, rising
- * @param ahead s, how far to look
+ * @param far s, how far to look
  */
-export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600 } = {}): Band[] {
+export const ahead = (f: RaiseFilter, gates: readonly number[], { far = 5 * 3600 } = {}): Band[] => aheadOf(f, gates, far).gates;
+
+/** The same, and when the water boils: a gauge over air has been up for a while by then, or is still at nothing. */
+export function aheadOf(f: RaiseFilter, gates: readonly number[], far: number): { readonly gates: Band[]; readonly boils: Band } {
   const { plant, heating } = f;
   // Each moment begins somewhere else in them, and each guess goes on where the last one stopped.
   let drawn = Math.round(f.now) % normals.length;
   const times = gates.map(() => new Float64Array(scouts).fill(Infinity));
+  const boils = new Float64Array(scouts).fill(Infinity);
+  const boiling = boilingAt(f.atmosphere);
   choose(f);
   const isPaced = plant.pace < Infinity;
   const space = spaceAt(f.table, 380);
@@ -77,6 +82,7 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
     let T = temperatureAt(f.table, energy);
     let before = needleAt(f.table, air, T, f.atmosphere);
     while (gate < gates.length && gates[gate]! <= before) times[gate++]![n] = t;
+    if (T >= boiling) boils[n] = t;
     // The fire's coming up is a series of equal shrinkings: drawn out as such, it is a multiplication a step. A charge is asked each time.
     let down = Math.exp(-(t + dt / 2 - f.burnsFrom) / lag);
     let shrinks = Math.exp(-dt / lag);
@@ -100,6 +106,7 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
         if (T > most) energy = energyAt(f.table, (T = most));
         lnPace += paceSd * normals[(drawn = (drawn + 1) % normals.length)]! - (lnPace - keepsPace.near) * returns;
       }
+      if (was < boiling && T >= boiling) boils[n] = t + ((boiling - was) / (T - was)) * dt;
       const gauge = needleAt(f.table, air, T, f.atmosphere);
       if (air > 0.001) air = airLeft(air, rate, gauge, dt, airAtRest(f.table, T, f.atmosphere));
       if (!blower && plant.sustains > 0 && gauge >= plant.sustains) {
@@ -125,5 +132,5 @@ export function ahead(f: RaiseFilter, gates: readonly number[], { far = 5 * 3600
       if (energy < f.table.energy[0]!) break;
     }
   }
-  return times.map((of) => bandOf(of, heating.width));
+  return { gates: times.map((of) => bandOf(of, heating.width)), boils: bandOf(boils, heating.width) };
 }

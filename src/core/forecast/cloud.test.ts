@@ -4,7 +4,7 @@ import { energyAt, energyTable, needleAt, type Plant, plantOf, temperatureAt, us
 import { patterns } from '../engine';
 import { boilingAt } from '../steam';
 import { psi } from '../units';
-import { ahead, bandOf } from './ahead';
+import { ahead, aheadOf, bandOf } from './ahead';
 import { leakSpread, normalAt, startRaise, usualLeak } from './begin';
 import { brief, charged, cloud, copyRaise, fedIn, opened, puffed, type RaiseFilter, runTo } from './cloud';
 import { classHeating, comingUp, type Heating, heatingOf, meanComingUp } from './heating';
@@ -324,6 +324,20 @@ describe('the cloud run ahead', () => {
       expect(bands[i]!.sure).toBe(1);
     });
     expect(ahead(from({ T: 420 }), [psi(1), psi(90)])[0]).toMatchObject({ early: 1000, late: 1000 });
+  });
+  it('the water boils when it has the heat for it, whatever the gauge shows of the air', () => {
+    for (const air of [0, 1]) {
+      const f = from({ T: 300 });
+      f.air.fill(air);
+      f.lnLeak.fill(-20);
+      const { gates, boils } = aheadOf(f, [psi(60)], 5 * 3600);
+      const due = 1000 + (energyAt(f.table, boilingAt(f.atmosphere)) - f.energy[0]!) / 5000;
+      expect(Math.abs(boils.middle - due)).toBeLessThan(2);
+      expect(boils.sure).toBe(1);
+      expect(gates[0]!.middle).toBeGreaterThan(boils.middle);
+    }
+    // One that boils already has boiled by now.
+    expect(aheadOf(from({ T: 390 }), [psi(60)], 5 * 3600).boils).toMatchObject({ early: 1000, late: 1000 });
   });
   it('the blower helps from the pressure that sustains it, or at once when it is on', () => {
     const plain = from({ T: 372, plant: { ...lossless, sustains: psi(20) } });

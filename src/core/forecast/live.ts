@@ -6,7 +6,7 @@ import { dip } from '../sums';
 import { isLevel, psi } from '../units';
 import { fedOf, follow, type Following, following, tankWater } from './follow';
 import type { Heating } from './heating';
-import { ahead, type Band } from './ahead';
+import { aheadOf, type Band } from './ahead';
 import { copyRaise, runTo } from './cloud';
 import { glassWhen, tankOut, waterIn, waterOut } from './water';
 
@@ -16,6 +16,8 @@ export interface Live {
   /** While it is raised: to each pressure that was asked for, and to working pressure. */
   readonly gates: readonly { readonly pressure: number; readonly band: Band }[];
   readonly steam?: Band;
+  /** The water boils, while it is not likely to boil already. */
+  readonly boils?: Band;
   /** Pressure readings that it stands on, and when the last was. */
   readonly readings: number;
   readonly lastReading?: number;
@@ -74,7 +76,7 @@ export function liveOf(f: Following, { context: { fitOut }, state }: Log, { now,
   const wanted = [...new Set([...gates, inSteamAt(fitOut)])].sort((a, b) => a - b);
   // Looked ahead from now, not from the last reading: what has not been seen for a while has gone on.
   runTo(filter, Math.max(filter.now, now / 1000));
-  const bands = ahead(filter, wanted, { far: 9 * 3600 });
+  const { gates: bands, boils } = aheadOf(filter, wanted, 9 * 3600);
   const found = wanted.map((pressure, i) => ({ pressure, band: ms(bands[i]!) }));
   const steam = found.find((g) => g.pressure === inSteamAt(fitOut))!.band;
   const age = last && last.at > filter.litAt ? now / 1000 - last.at : Infinity;
@@ -93,6 +95,7 @@ export function liveOf(f: Following, { context: { fitOut }, state }: Log, { now,
     at: now,
     gates: found,
     steam,
+    ...(boils.middle > filter.now ? { boils: ms(boils) } : {}),
     readings: count,
     ...watched,
     ...(glass ? { hotGlass: glassWhen(plant, glass, inSteamAt(fitOut)) } : {}),

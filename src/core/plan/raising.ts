@@ -1,5 +1,5 @@
 import { type Plant, usualFill, energyAt, type EnergyTable } from '../boiler';
-import { ahead, type Band, type Heating, startRaise } from '../forecast';
+import { aheadOf, type Band, type Heating, startRaise } from '../forecast';
 import { type FitOut, inSteamAt } from '../engine';
 import { opensAtPressure, type Procedure } from '../procedure';
 import { boilingAt } from '../steam';
@@ -11,6 +11,8 @@ export interface RaisePlan {
   readonly up: Band;
   /** To the start fuel well alight. */
   readonly alight?: Band;
+  /** To the boil, as the bobbing of the glass shows it. */
+  readonly boils?: Band;
   /** After the fire is out: s until the pressure has fallen by itself, falling. */
   readonly cooling?: readonly { readonly pressure: number; readonly after: number }[];
 }
@@ -43,11 +45,12 @@ export function planRaise(
     litAt: 0,
     seed: 11
   });
-  const bands = ahead(filter, gates, { far: 9 * 3600 });
+  const { gates: bands, boils } = aheadOf(filter, gates, 9 * 3600);
   return {
     gates: gates.map((pressure, i) => ({ pressure, band: bands[i]! })),
     up: bands.at(-1)!,
     alight: alightIn(heating),
+    boils,
     cooling: cooling(plant, filter.table, air, inSteamAt(fitOut), fallsTo(procedure))
   };
 }

@@ -46,7 +46,12 @@ export function replan(input: {
               sure: band.sure
             }
           }));
-          return { gates, up: gates.at(-1)!.band, ...(input.raise.alight ? { alight: input.raise.alight } : {}) };
+          return {
+            gates,
+            up: gates.at(-1)!.band,
+            ...(input.raise.alight && { alight: input.raise.alight }),
+            ...(input.raise.boils && { boils: input.raise.boils })
+          };
         })()
       : input.raise;
   const tasks = tasksOf(procedure, plan, raise, done).filter((t) => !(t.lights && lit !== undefined));

@@ -20,6 +20,7 @@ export const certain = ({ middle, late }: Band): number => (late < Infinity ? la
 function opensAfter(gate: Gate, raise: RaisePlan): number | undefined {
   if (gate.kind === 'minutes') return gate.minutes * 60;
   if (gate.kind === 'seen' && gate.what === 'start fuel alight') return raise.alight && certain(raise.alight);
+  if (gate.kind === 'seen' && gate.what === 'glass moving') return raise.boils && certain(raise.boils);
   // The last of its gates is the pressure in steam.
   const pressure = opensAtPressure(gate, raise.gates.at(-1)?.pressure ?? 0);
   return pressure === undefined ? undefined : certain(gateBand(raise, pressure));

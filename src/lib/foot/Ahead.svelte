@@ -36,7 +36,9 @@
 
 {#if live.steam || replan || live.water || live.unsure}
   <div class="ahead" aria-label="What is ahead">
-    {#if live.steam}<p><strong>At pressure {bandWords(live.steam, true)}.</strong></p>{/if}
+    {#if live.steam}<p>
+        <strong>At pressure {bandWords(live.steam, true)}.</strong>{live.boils ? ` Boils ${bandWords(live.boils, true)}.` : ''}
+      </p>{/if}
     {#if replan}
       <p class:caution={behind > 2}>
         {#if behind > 2}▲ {minutes(behind)} behind; {skips}.

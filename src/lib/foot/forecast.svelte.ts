@@ -57,6 +57,7 @@ export class Forecast {
 
   /** About when a step's first gate will open, ms since 1970; undefined when it is not known. */
   opens = ({ gates }: Pick<Step, 'gates'>): number | undefined => {
+    if (gates.some((g) => g.kind === 'seen' && g.what === 'glass moving')) return this.footing?.live.boils?.middle;
     const [pressure] = gates.flatMap((g) => opensAtPressure(g, inSteamAt(this.#known.fitOut)) ?? []);
     if (pressure === undefined) return undefined;
     const gate = this.footing?.live.gates.find((g) => g.pressure >= pressure * 0.999);
