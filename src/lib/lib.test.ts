@@ -8,7 +8,7 @@ import { dayNeeds, engineFigures, fillOf, type Given, startingSum } from '$core/
 import { psi, usualUnits } from '$core/units';
 import fc from 'fast-check';
 import { describe, expect, it, vi } from 'vitest';
-import { sectionOf } from './draw/section';
+import { chimneyOf, sectionOf } from './draw/section';
 import { actionsOf, commonFaults } from './foot/quick-actions';
 import { keys } from './foot/keys';
 import { boilers } from './form/blank';
@@ -51,6 +51,26 @@ describe('the boiler section is the boiler', () => {
       const tops = (fitOut.boiler.form === 'vertical' ? section.dry : [...section.dry, ...section.tubes]).map((r) => r.z + r.h);
       expect(Math.max(...tops)).toBeCloseTo(shape.heated, 9);
     }
+  });
+});
+
+describe('the chimney in the section', () => {
+  const of = (name: string, more: object) => {
+    const { fitOut } = patterns.find((p) => p.fitOut.name === name)!;
+    return chimneyOf({ boiler: fitOut.boiler, fire: { ...fitOut.fire, ...more } as FitOut['fire'] });
+  };
+  it('stands as it was measured, before the barrel, over its nozzle; nothing that was not measured is drawn', () => {
+    expect(of('Marsh Hen', {})).toBeUndefined();
+    expect(of('Old Scoop', { chimney: 0.04 })).toBeUndefined();
+    const { boiler } = patterns.find((p) => p.fitOut.name === 'Marsh Hen')!.fitOut;
+    if (boiler.form !== 'locomotive') throw new Error('a locomotive');
+    const one = of('Marsh Hen', { chimney: 0.05, nozzle: 0.006, chimneyBores: 1 })!;
+    expect(one).toMatchObject({ bore: 0.05, bores: [boiler.wrapperLength + boiler.barrelLength + 0.05], nozzle: { bore: 0.006 } });
+    expect(one.to).toBeCloseTo(boiler.barrelDiameter + 0.1, 9);
+    const two = of('Marsh Hen', { chimney: 0.03, nozzle: null, chimneyBores: 2 })!;
+    expect(two.bores[1]! - two.bores[0]!).toBeCloseTo(1.25 * 0.03, 9);
+    expect(two.bores[0]! - 0.015).toBeGreaterThan(boiler.wrapperLength + boiler.barrelLength);
+    expect(two.nozzle).toBeUndefined();
   });
 });
 

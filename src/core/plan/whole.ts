@@ -64,7 +64,7 @@ export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine =
   const fill = fillOf(level, plant);
   const raise = planRaise(fitOut, procedure, plant, heating, { water: plan.water, air: plan.air });
   return {
-    sheet: daySheet({ procedure, plan: { ...plan, minutes: { ...lastCoal(known, plant, plan, fill), ...plan.minutes } }, raise, busy }),
+    sheet: daySheet({ procedure, plan: { ...plan, minutes: { ...lastCoal(known, plant, plan), ...plan.minutes } }, raise, busy }),
     raise,
     heating,
     level,
@@ -81,10 +81,10 @@ export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine =
 }
 
 /** The last coal goes on so long before the end as the bed takes to burn down at the day's work: minutes of that step. */
-function lastCoal({ fitOut, used }: Known, plant: Plant, { duty = usualDuty, water, air }: DayPlan, fill: number): DayPlan['minutes'] {
+function lastCoal({ fitOut, used }: Known, plant: Plant, { duty = usualDuty }: DayPlan): DayPlan['minutes'] {
   const engine = { fitOut, plant, used };
   if (!lastFire.when!(engine)) return {};
-  return { 'last-fire': Math.round(lastFire.work({ ...lastFire.usual(engine), duty, water, air, fill }, engine).value / 60) };
+  return { 'last-fire': Math.round(lastFire.work({ ...lastFire.usual(engine), duty }, engine).value / 60) };
 }
 
 /** What a saved sheet said, for whoever looks at many of them: ms since 1970. */

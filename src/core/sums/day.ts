@@ -6,12 +6,12 @@ import { usualDuty } from './duties';
 import { fillOf, startingSum } from './start';
 import { conditions, type Given, usualConditions } from './sum';
 
-/** What its work says that an engine uses. */
-export const workInputs = { fill: quantity('First fill', 'volume', 1e-6, 5), duty: dutyField, ...conditions } as const;
 /** What a day says that its water, fuel and oil follow from. */
 export const dayInputs = group('A day', {
   running: quantity('Running', 'time', 0, 24 * 3600),
-  ...workInputs
+  fill: quantity('First fill', 'volume', 1e-6, 5),
+  duty: dutyField,
+  ...conditions
 });
 export type Day = Infer<typeof dayInputs>;
 

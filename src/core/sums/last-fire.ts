@@ -2,7 +2,9 @@ import { type Grate, fuels } from '../firing';
 import { group, number } from '../form';
 import { above, given, line, minus, over, times, workedFrom } from '../units';
 import { burning, runningDepth } from './coal';
-import { usualDay, workInputs } from './day';
+import { usualDay } from './day';
+import { dutyField } from './demand';
+import { usualDuty } from './duties';
 import { said } from './words';
 import { sum } from './sum';
 
@@ -13,17 +15,14 @@ export const lastFire = sum({
   asks: 'When do I put on the last coal?',
   when: ({ fitOut }) => fitOut.fire.with === 'solid',
   inputs: group('The last fire', {
-    ...workInputs,
     deep: number('Bed now, in lumps deep', 1, 20, 'A bed that runs well is four or five lumps of its coal deep.'),
-    left: number('At the end, in lumps deep', 0, 10, 'A lump or so deep: nearly bare, and enough to fill the glass with.')
+    left: number('At the end, in lumps deep', 0, 10, 'A lump or so deep: nearly bare, and enough to fill the glass with.'),
+    duty: dutyField
   }),
-  usual: (engine) => {
-    const { fill, duty, water, air } = usualDay(engine);
-    return { fill, duty, water, air, deep: runningDepth, left: 1 };
-  },
-  work: ({ deep, left, ...day }, engine) => {
+  usual: () => ({ deep: runningDepth, left: 1, duty: usualDuty }),
+  work: ({ deep, left, duty }, engine) => {
     const grate = engine.plant.fire as Grate;
-    const { lines, burnt } = burning(grate, day, engine);
+    const { lines, burnt } = burning(grate, { ...usualDay(engine), duty }, engine);
     const lumps = minus(said('bed now', deep, 'count'), said('at the end', Math.min(left, deep), 'count'));
     const burns = line(
       'burns down by',

@@ -13,7 +13,7 @@
   let width = $state(800);
   const units = $derived(unitChoice());
   const len = (m: number) => printText(m, 'length', units);
-  const { section, bounds, stacked, height, scale, px, py, end, detail, levels, placed, dimY, waterTop } = $derived(
+  const { section, chimney, bounds, stacked, height, scale, px, py, end, detail, levels, placed, dimY, waterTop } = $derived(
     sectionLayout(fitOut, { width, wanted, units, valueOf: (key) => figures.find((f) => f.key === key)?.worked.value })
   );
   const id = $props.id();
@@ -42,6 +42,27 @@
     {#if section.dome}{@const d = section.dome}
       <path class="shell" d="M{px(d.x)} {py(d.z)}V{py(d.z + d.h)}h{d.w * scale}V{py(d.z)}" />
       <path class="open" d="M{px(d.x) + 1.5} {py(d.z)}H{px(d.x + d.w) - 1.5}" />
+    {/if}
+    {#if chimney}
+      {@const [left, right] = [-chimney.bore / 2, chimney.bore / 2]}
+      {#each chimney.bores as x (x)}
+        <path class="thin" d="M{px(x + left)} {py(chimney.to)}V{py(chimney.from)}M{px(x + right)} {py(chimney.to)}V{py(chimney.from)}" />
+        <path
+          class="thin"
+          d="M{px(x + left) - 4} {py(chimney.to) + 3}l{(chimney.bore * scale) / 2 + 2} -5v8l{(chimney.bore * scale) / 2 + 6} -5"
+        />
+        {#if chimney.nozzle}{@const n = chimney.nozzle}
+          <path
+            class="thin"
+            d="M{px(x - 1.5 * n.bore)} {py(n.z - 3 * n.bore)}L{px(x - n.bore / 2)} {py(n.z)}M{px(x + 1.5 * n.bore)} {py(
+              n.z - 3 * n.bore
+            )}L{px(x + n.bore / 2)} {py(n.z)}"
+          />
+        {/if}
+      {/each}
+      <text text-anchor="end" x={px(chimney.bores[0]! + left) - 10} y={py(chimney.to) + 10}
+        >chimney {len(chimney.bore)}{chimney.nozzle ? `, nozzle ${len(chimney.nozzle.bore)}` : ''}</text
+      >
     {/if}
     {#if section.shell.length > 1}
       <!-- Where barrel and wrapper meet there is no plate. -->

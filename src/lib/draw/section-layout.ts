@@ -1,6 +1,6 @@
 import { boilerShape, type FitOut, glassHeight, heightOf } from '$core/engine';
 import { printGlass, printText, type UnitChoice } from '$core/units';
-import { sectionOf } from './section';
+import { chimneyOf, sectionOf } from './section';
 
 /** A level that matters, at its height. */
 export interface Level {
@@ -56,6 +56,7 @@ export function sectionLayout(
 ) {
   const shape = boilerShape(fitOut.boiler);
   const section = sectionOf(fitOut.boiler);
+  const chimney = chimneyOf(fitOut);
   const [glass] = fitOut.glasses;
   /** On a narrow sheet the enlarged glass stands under the boiler instead of beside it. */
   const stacked = width < 600 && glass !== undefined;
@@ -66,6 +67,9 @@ export function sectionLayout(
     ...section.shell,
     ...(section.dome ? [section.dome] : []),
     ...section.dry,
+    ...(chimney
+      ? chimney.bores.map((x) => ({ x: x - chimney.bore / 2, z: chimney.from, w: chimney.bore, h: chimney.to - chimney.from }))
+      : []),
     ...(section.fire ? [{ ...section.fire, h: 0 }] : [])
   ];
   const bounds = {
@@ -104,6 +108,7 @@ export function sectionLayout(
   );
   return {
     section,
+    chimney,
     bounds,
     stacked,
     height,

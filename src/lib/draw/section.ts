@@ -1,4 +1,4 @@
-import type { Boiler } from '$core/engine';
+import type { Boiler, FitOut } from '$core/engine';
 
 /** A rectangle in metres: x to the right, z upward from the boiler's inside bottom. */
 export interface Rect {
@@ -127,6 +127,29 @@ const sections: { [F in Boiler['form']]: (b: Extract<Boiler, { form: F }>) => Se
     return flueDrum(b, [], [{ x: b.length * 0.05, z: Math.max(0, b.elementTop - rod), w: b.length * 0.9, h: rod }]);
   }
 };
+
+/** A chimney as far as it was measured: its bore, broken off at the top as nobody asks how high it is, and the nozzle under it. */
+export interface Chimney {
+  /** Middle of each bore, m. */
+  readonly bores: readonly number[];
+  readonly bore: number;
+  readonly from: number;
+  readonly to: number;
+  readonly nozzle?: { readonly z: number; readonly bore: number };
+}
+
+/** The chimney of a boiler with a smokebox at its end, or with one on top; undefined where its bore was not measured. */
+export function chimneyOf({ boiler: b, fire }: Pick<FitOut, 'boiler' | 'fire'>): Chimney | undefined {
+  if (fire.with !== 'solid' || fire.chimney === null || (b.form !== 'locomotive' && b.form !== 'vertical')) return undefined;
+  const bore = fire.chimney;
+  const upright = b.form === 'vertical';
+  const [middle, top] = upright
+    ? [b.diameter / 2, b.height]
+    : [b.wrapperLength + b.barrelLength + bore * fire.chimneyBores, b.barrelDiameter];
+  const bores = Array.from({ length: fire.chimneyBores }, (_, i) => middle + (i - (fire.chimneyBores - 1) / 2) * 1.25 * bore);
+  const nozzle = fire.nozzle === null ? {} : { nozzle: { z: upright ? top : top / 2, bore: fire.nozzle } };
+  return { bores, bore, from: upright ? top : 0.85 * top, to: top + 2 * bore, ...nozzle };
+}
 
 /** The section of a boiler, from its dimensions alone. */
 export const sectionOf = (boiler: Boiler): Section => (sections[boiler.form] as (b: Boiler) => Section)(boiler);
