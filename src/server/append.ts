@@ -55,8 +55,9 @@ function storeSoon(club: string, steamingId: string, rows: readonly Stored[]): P
   return of(rows);
 }
 
-/** What is asked about before it goes in: a step's evidence, a signature, a strike; the rest of what a person says is taken. */
-const isJudged = (e: Sent) => e.kind === 'tick' || e.kind === 'sign' || e.kind === 'override' || e.strikes !== undefined;
+const isLight = (e: Sent) => e.kind === 'fire' && (e.body as { act?: unknown }).act === 'light';
+/** What is asked about before it goes in: a step's evidence, a match, a signature, a strike; the rest of what a person says is taken. */
+const isJudged = (e: Sent) => e.kind === 'tick' || isLight(e) || e.kind === 'sign' || e.kind === 'override' || e.strikes !== undefined;
 /** What means something outside the log. */
 const isTold = (e: Sent) => e.kind === 'fault';
 

@@ -276,7 +276,7 @@ test('tomorrow’s plan is not taken unasked; a start that was none is thrown aw
   await page.waitForURL(/\/footplate\//);
   await page.locator('html[data-live]').waitFor();
   const steaming = page.url().split('/').at(-1)!;
-  await page.locator('#quick-line').fill('lit');
+  await page.locator('#quick-line').fill('already lit');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Throw this start away' })).toHaveCount(0);
   await expect(page.locator('footer')).toContainText('All delivered');

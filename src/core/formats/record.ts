@@ -49,6 +49,17 @@ const step = Joi.object({
     .required(),
   needs: Joi.array().items(Joi.string().max(60)).max(40).required(),
   evidence: Joi.valid(...evidences).required(),
+  again: Joi.valid(true),
+  proof: Joi.alternatives(
+    Joi.object({
+      kind: Joi.valid('level').required(),
+      fill: share.required(),
+      least: Joi.number().min(-1).max(1).required(),
+      most: Joi.number().min(-1).max(10).required(),
+      eighths: Joi.array().items(Joi.number().min(0).max(20)).min(2).max(17).required()
+    }),
+    Joi.object({ kind: Joi.valid('lifts').required(), valves: Joi.number().integer().min(1).max(8).required() })
+  ),
   opens: Joi.array()
     .items(Joi.valid(...thingKeys))
     .required(),

@@ -105,10 +105,14 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
     ...(tank === undefined ? {} : { tank: { value: tank, at } })
   }),
   fire: (state, event) => {
-    const { act, amount, at } = event;
+    const { act, amount, at, already } = event;
     const { fire, open } = state;
     // Lighting starts the clock that everything after it is counted from; a relight starts it again.
-    if (act === 'light') return { ...state, fire: { ...fire, litAt: at, outAt: undefined }, open: opened(open, 'fire', event) };
+    if (act === 'light') {
+      const { already: _, ...rest } = fire;
+      const lit = { ...rest, litAt: at, outAt: undefined, ...(already ? { already } : {}) };
+      return { ...state, fire: lit, open: opened(open, 'fire', event) };
+    }
     if (act === 'drop' || act === 'out')
       return { ...state, fire: { ...fire, outAt: at }, open: closed(open, 'fire'), seen: { ...state.seen, 'fire out': at } };
     if (act === 'fuel on') return { ...state, fire: { ...fire, fuelAt: at, rounds: fire.rounds + 1, fuel: fire.fuel + (amount ?? 0) } };

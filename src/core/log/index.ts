@@ -8,6 +8,7 @@ export { cameHow, placed } from './placed';
 export * from './quick-line';
 export { type Bodies, type Forbids, forbids, type Kind, kindNames, kinds } from './kinds';
 export * from './say';
+export * from './proof';
 export * from './standing';
 export type * from './state';
 export { litAt, type Summary, summarise, upAt } from './summary';

@@ -267,6 +267,8 @@ describe('the quick line', () => {
     ['fire out', [{ kind: 'fire', body: { act: 'out' } }]],
     ['fire dropped', [{ kind: 'fire', body: { act: 'drop' } }]],
     ['match', [{ kind: 'fire', body: { act: 'light' } }]],
+    ['already lit', [{ kind: 'fire', body: { act: 'light', already: true } }]],
+    ['fire lit already', [{ kind: 'fire', body: { act: 'light', already: true } }]],
     ['thinned', [{ kind: 'fire', body: { act: 'thin' } }]],
     ['injector knocked off', [{ kind: 'feed', body: { feed: 'Injector', on: false } }]],
     ['20 strokes', [{ kind: 'feed', body: { feed: 'Tender hand pump', on: false, strokes: 20 } }]],

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { at, entry, glass, lit, type Made, steaming } from '../../../tests/made';
-import { closing, type Entry, type LogRight, mayNotEnter } from '.';
+import { at, entry, glass, lit, type Made, pressure, steaming } from '../../../tests/made';
+import { printMarks, usualUnits } from '../units';
+import { againstOf, closing, type Entry, type LogRight, mayNotEnter } from '.';
 
 const who = (name: string, ...rights: LogRight[]) => ({ name, may: (right: LogRight) => rights.includes(right) });
 const keeper = who('Wenna', 'sign as keeper');
@@ -40,6 +41,51 @@ describe('may it go in', () => {
     expect(asked([sign(4)], sign(5, 'examiner', 'Hesper'), examiner)).toBeUndefined();
     expect(asked([lit], sign(5))).toMatchObject({ field: 'kind', sentence: expect.stringContaining('still fire in it') });
     expect(asked([lit], sign(5), keeper, 3)).toBeUndefined();
+  });
+
+  it('an engine that was last read hot is not left by a signature: it is waited for, or handed over', () => {
+    const out: Made[] = [lit, pressure(1, 139), [2, 'fire', { act: 'out' }]];
+    const refused = asked(out, sign(5));
+    expect(refused?.field).toBe('kind');
+    expect(printMarks(refused!.sentence, usualUnits)).toBe(
+      '139\u2009psi: it is not cold. Wait until the needle is at nothing and log it, or hand it over.'
+    );
+    expect(asked([...out, pressure(4, 4)], sign(5))).toBeDefined();
+    expect(asked([...out, pressure(4, 2.5)], sign(5))).toBeUndefined();
+    expect(asked(out, sign(5, 'examiner', 'Hesper'), examiner)).toBeUndefined();
+  });
+
+  it('a match meets the lock of the step that lights it, by whatever way it is told; a fire that is in already is taken, and marked', () => {
+    const match: Made = [1, 'fire', { act: 'light' }];
+    const refused = asked([], match);
+    expect(refused).toMatchObject({ field: 'body.act', sentence: expect.stringMatching(/Water in the glass.*“already lit”/s) });
+    const ready: Made[] = [
+      ...['valves-fitted', 'fire-kit', 'plug-in'].map((step): Made => [0, 'tick', { step, outcome: 'done' }]),
+      glass(0, 0.4),
+      [0.1, 'tick', { step: 'fill', outcome: 'done' }],
+      glass(0.2, 0.4),
+      [0.3, 'tick', { step: 'water-and-valves', outcome: 'done' }]
+    ];
+    expect(asked(ready, match)).toBeUndefined();
+    expect(asked([], [1, 'fire', { act: 'fuel on' }])).toBeUndefined();
+    // Two minutes later it is told as it was: what the log has against it stands beside it.
+    expect(asked([], match, keeper, 2)).toBeUndefined();
+    const already: Made = [1, 'fire', { act: 'light', already: true }];
+    expect(asked([], already)).toBeUndefined();
+    const marked = steaming('Little Bittern', [already]);
+    expect(marked.state.fire).toMatchObject({ already: true, against: expect.stringContaining('Water in the glass') });
+    expect(againstOf(marked.entries[0]!, marked.state)).toBe(marked.state.fire.against);
+    const proven = steaming('Little Bittern', [...ready, match]).state.fire;
+    expect(proven.against).toBeUndefined();
+    // Lit again in order, nothing is held against the first.
+    expect(
+      steaming('Little Bittern', [
+        already,
+        [2, 'fire', { act: 'out' }],
+        ...ready.map((m) => [m[0] + 3, m[1], m[2]] as Made),
+        [5, 'fire', { act: 'light' }]
+      ]).state.fire
+    ).not.toHaveProperty('already');
   });
 
   it('what is signed is closed: late notes by those who may; what was made before belongs in', () => {

@@ -1,7 +1,8 @@
+import { mark, psi } from '../units';
 import type { Entry } from './entry';
 import type { Log } from './fold';
 import type { Bodies } from './kinds';
-import { forbidden, tickRefused } from './standing';
+import { forbidden, lightRefused, tickRefused } from './standing';
 
 /** MAY IT GO IN? What a member may enter into a log as it stands: asked by the Footplate before it is made, and by the server always. */
 
@@ -50,13 +51,30 @@ function signing({ as, name }: Bodies['sign'], log: Log, entry: Entry, maker: Ma
   return as === 'keeper' && end && end.id !== entry.id ? { field: 'kind', sentence: `It was signed by ${end.by} already.` } : undefined;
 }
 
+/** A needle is at nothing when it is under this, Pa at the gauge: its pin, and the reading of it. */
+const atNothing = psi(3);
+
+/** What was last read hot is not cold because nobody looked again. */
+const stillHot = ({ pressure }: Log['state']): string[] =>
+  pressure && pressure.value > atNothing
+    ? [`${mark(pressure.value, 'pressure')}: it is not cold. Wait until the needle is at nothing and log it, or hand it over.`]
+    : [];
+
+/** Why an engine may not be left by a signature now. */
+export const mayNotLeave = (state: Log['state']): string[] => [...forbidden('leave', state), ...stillHot(state)];
+
 /** What the log must bear out before it is said: that a step is done, that the engine can be left. */
 function notBorneOut(entry: Entry, { state, context }: Log): NotEntered | undefined {
   if (entry.kind === 'tick') {
     const sentence = tickRefused(entry.body, state, context.procedure, Date.parse(entry.at));
     return sentence === undefined ? undefined : { field: 'body.step', sentence };
   }
-  const left = entry.kind === 'sign' && entry.body.as === 'keeper' ? forbidden('leave', state) : [];
+  // What happened is taken, and told as such; that a fire may be lit now is a claim like any other.
+  if (entry.kind === 'fire' && entry.body.act === 'light' && !entry.body.already) {
+    const sentence = lightRefused(state, context.procedure, Date.parse(entry.at));
+    return sentence === undefined ? undefined : { field: 'body.act', sentence: `${sentence} If it is lit already, say so: “already lit”.` };
+  }
+  const left = entry.kind === 'sign' && entry.body.as === 'keeper' ? mayNotLeave(state) : [];
   return left.length ? { field: 'kind', sentence: left.join(' ') } : undefined;
 }
 

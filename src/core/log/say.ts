@@ -13,6 +13,7 @@ export function say({ kind, body }: Pick<Entry, 'kind' | 'body'>, units: UnitCho
 
 /** Why the log did not bear out a tick when it was told; undefined for everything else. */
 export function againstOf(entry: Entry, state: State): string | undefined {
+  if (entry.kind === 'fire' && entry.body.act === 'light' && state.fire.litAt === entry.at) return state.fire.against;
   if (entry.kind !== 'tick') return undefined;
   const step = state.steps[entry.body.step];
   return step?.at === entry.at ? step.against : undefined;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { at, entry, glass, lit, type Made, pressure, steaming } from '../../../tests/made';
-import { psi } from '../units';
-import { add, type Bodies, forbidden, isDue, standing, tickRefused, unskipped, waitsFor, whyNot } from '.';
+import { printMarks, psi, usualUnits } from '../units';
+import { add, type Bodies, forbidden, isDue, lightRefused, standing, tickRefused, unskipped, waitsFor, whyNot } from '.';
 
 describe('may it be done?', () => {
   const { procedure } = steaming('Little Bittern', []).context;
@@ -56,10 +56,83 @@ describe('may it be done?', () => {
     expect(need([glass(0, 'bottom nut')], 'water-and-valves', 1)).toContain('water is not seen');
     expect(need([glass(0, 'top nut')], 'fill-last', 1)).toBeUndefined();
     expect(need([[0, 'lift', { valve: 1, reseated: psi(86) }]], 'valve-lifts', 1)).toContain('Log the lift');
-    expect(need([[0, 'lift', { valve: 1, lifted: psi(90) }]], 'valve-lifts', 1)).toBeUndefined();
+    expect(need([[0, 'lift', { valve: 1, lifted: psi(90) }]], 'valve-lifts', 1)).toContain('shuts again');
     expect(need([], 'papers', 1)).toBeUndefined();
     expect(need([], 'start-temperature', 1)).toContain('Log the temperature');
     expect(need([[0, 'reading', { temperature: 285 }]], 'start-temperature', 1)).toBeUndefined();
+  });
+
+  describe('held against the engine’s own figures', () => {
+    // Two litres at the bottom nut, four at the top one, asked for 3⁄8.
+    const eighths = Array.from({ length: 9 }, (_, i) => 2e-3 + i * 0.25e-3);
+    const asked = { ...step('fill'), needs: [], proof: { kind: 'level', fill: 0.375, least: 0.3125, most: 0.6, eighths } } as const;
+    const lacks = (made: Made[], s: Parameters<typeof standing>[0] = asked, minute = 1) => {
+      const found = standing(s, steaming('Little Bittern', made).state, procedure, at(minute));
+      return found.is === 'lacking' ? printMarks(found.lacks, usualUnits).replaceAll('\u2009', ' ') : found.is;
+    };
+    it('a level that is too low says how much more, and one that is too high how much less', () => {
+      expect(lacks([glass(0, 0.15)])).toBe('over 1⁄8: fill to 3⁄8, 450 ml more.');
+      expect(lacks([glass(0, 0.02)])).toBe('At the bottom nut: fill to 3⁄8, 710 ml more.');
+      expect(lacks([glass(0, 0.31)])).toContain('more');
+      expect(lacks([glass(0, 0.3125)])).toBe('open');
+      expect(lacks([glass(0, 0.6)])).toBe('open');
+      expect(lacks([glass(0, 0.61)])).toContain('let it down to 3⁄8, 470 ml less');
+      expect(lacks([glass(0, 'top nut')])).toBe('In the top nut: let it down to 3⁄8, 1.25 l less. Hot, it would stand over its ceiling.');
+      expect(lacks([glass(0, 'not seen')])).toContain('water is not seen');
+    });
+    it('a second look is a second reading', () => {
+      const look = { ...asked, key: 'water-and-valves', again: true } as const;
+      const filled: Made[] = [glass(0, 0.4), [0.5, 'tick', { step: 'fill', outcome: 'done' }]];
+      expect(lacks(filled, look)).toMatch(/^Look again and log it: what was read last was for “Fill/);
+      expect(lacks([...filled, glass(0.8, 0.4)], look)).toBe('open');
+      expect(lacks([...filled, glass(0.8, 0.1)], look)).toContain('fill to 3⁄8');
+      expect(lacks([glass(0, 0.4)], look)).toBe('open');
+    });
+    it('each valve is seen to lift and to shut, or there is a reason in writing', () => {
+      const two = { ...step('valve-lifts'), needs: [], gates: [], proof: { kind: 'lifts', valves: 2 } } as const;
+      const lift = (minute: number, valve: number, more: object): Made => [minute, 'lift', { valve, ...more }];
+      const first = [lift(0, 1, { lifted: psi(90) }), lift(0.1, 1, { reseated: psi(86) })];
+      expect(lacks([], two)).toContain('Log the lift');
+      expect(lacks([first[0]!], two)).toContain('Valve 1 lifted: log the pressure at which it shuts');
+      expect(lacks(first, two)).toContain('Valve 2 has not been seen to lift');
+      expect(lacks([...first, lift(0.2, 2, { lifted: psi(93) })], two)).toContain('Valve 2 lifted');
+      expect(lacks([...first, lift(0.2, 2, { lifted: psi(93), reseated: psi(88) })], two)).toBe('open');
+      const withTwo = { ...procedure, steps: procedure.steps.map((s) => (s.key === 'valve-lifts' ? two : s)) };
+      const tick = (made: Made[], reason?: string) =>
+        tickRefused(
+          { step: 'valve-lifts', outcome: 'done', ...(reason ? { reason } : {}) },
+          steaming('Little Bittern', made).state,
+          withTwo,
+          at(1)
+        );
+      expect(tick(first)).toContain('Valve 2');
+      expect(tick(first, 'The second is set over the first and stays shut')).toBeUndefined();
+      expect(tick([], 'None would')).toContain('Log the lift');
+    });
+    it('no reason stands for water', () => {
+      const withLevel = { ...procedure, steps: procedure.steps.map((s) => (s.key === 'fill' ? asked : s)) };
+      const state = steaming('Little Bittern', [glass(0, 0.1)]).state;
+      expect(tickRefused({ step: 'fill', outcome: 'done', reason: 'Near enough' }, state, withLevel, at(1))).toContain('more');
+    });
+  });
+
+  it('a fire may be lit when the step that lights it may be done; a second match asks what stands open and that water is seen', () => {
+    const before: Made[] = ['valves-fitted', 'fire-kit', 'plug-in'].map((key): Made => [0, 'tick', { step: key, outcome: 'done' }]);
+    const filled: Made[] = [
+      glass(0, 0.4),
+      [0.1, 'tick', { step: 'fill', outcome: 'done' }],
+      glass(0.2, 0.4),
+      [0.3, 'tick', { step: 'water-and-valves', outcome: 'done' }]
+    ];
+    const refused = (made: Made[]) => lightRefused(steaming('Little Bittern', made).state, procedure, at(1));
+    expect(refused([])).toMatch(/^Not yet\. first: Water in the glass/);
+    expect(refused(before)).toContain('Water in the glass');
+    expect(refused([...before, ...filled])).toBeUndefined();
+    expect(refused([...before, ...filled, [0.5, 'thing', { thing: 'valve', open: true }]])).toContain('no fire before it is back');
+    const lit: Made[] = [...before, ...filled, [0.5, 'tick', { step: 'match', outcome: 'done' }], [0.6, 'fire', { act: 'out' }]];
+    expect(refused(lit)).toBeUndefined();
+    expect(refused([...lit, glass(0.7, 'not seen')])).toContain('No fire while water is not seen');
+    expect(refused([...lit, [0.7, 'thing', { thing: 'valve', open: true }]])).toContain('no fire before');
   });
 
   it('a tick meets one rule however it is made: its evidence, its gate, its order, and whether it may be skipped at all', () => {

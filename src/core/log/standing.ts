@@ -1,6 +1,7 @@
 import { type Act, type Gate, observations, type Procedure, type Step, things } from '../procedure';
 import { isLevel, mark } from '../units';
 import type { Tick } from './kinds/tick';
+import { lacksProof, mayBeExcused } from './proof';
 import type { State } from './state';
 
 /** MAY IT BE DONE? Asked by the button, the key, the quick line, the server and the fold alike. */
@@ -73,6 +74,17 @@ const evidence: Partial<Record<Step['evidence'], (state: State, now: number) => 
   lift: ({ lifts }) => (lifts.some((l) => l.lifted !== undefined) ? undefined : 'Log the lift first, with the pressure at which it opened.')
 };
 
+/** A second look is a second reading: one that an earlier step stood on does not serve for the next. */
+function seenBefore({ key, evidence, again }: Step, state: State, procedure: Procedure): string | undefined {
+  const read = again && { 'glass reading': state.glass, 'pressure reading': state.pressure }[evidence as string];
+  if (!read) return undefined;
+  const used = procedure.steps.find((s) => {
+    const done = s.key !== key && s.evidence === evidence ? state.steps[s.key] : undefined;
+    return done?.outcome === 'done' && done.at >= read.at;
+  });
+  return used && `Look again and log it: what was read last was for “${used.what}”.`;
+}
+
 /**
  * Where a step stands.
  * @param now ms since 1970
@@ -92,7 +104,7 @@ export function standing(step: Step, state: State, procedure: Procedure, now: nu
   if (because.length) return { is: 'blocked', because };
   const waits = step.gates.map((gate) => waitsFor(gate, state, procedure, now)).filter((w) => w !== undefined);
   if (waits.length) return { is: 'waiting', waits };
-  const lacks = evidence[step.evidence]?.(state, now);
+  const lacks = evidence[step.evidence]?.(state, now) ?? seenBefore(step, state, procedure) ?? lacksProof(step.proof, state);
   return lacks ? { is: 'lacking', lacks } : { is: 'open' };
 }
 
@@ -125,11 +137,29 @@ export function unskipped(state: State, key: string): State {
  * Why a tick may not be made; undefined when it may.
  * @param state the log as it stood when it was made @param now when it was made, ms since 1970
  */
-export function tickRefused({ step: key, outcome }: Tick, state: State, procedure: Procedure, now: number): string | undefined {
+export function tickRefused({ step: key, outcome, reason }: Tick, state: State, procedure: Procedure, now: number): string | undefined {
   const step = procedure.steps.find((s) => s.key === key);
   if (!step) return `This engine’s procedure has no step “${key}”.`;
   const before = state.steps[key]?.outcome;
   if (before === 'done') return 'It is done already: strike that entry first.';
-  if (outcome === 'done') return whyNot(standing(step, before ? unskipped(state, key) : state, procedure, now));
+  if (outcome === 'done') {
+    const stands = standing(step, before ? unskipped(state, key) : state, procedure, now);
+    return stands.is === 'lacking' && reason && mayBeExcused(step.proof, state) ? undefined : whyNot(stands);
+  }
   return step.must ? `“${step.what}” is not one to skip.` : undefined;
+}
+
+/**
+ * Why a fire may not be lit now; undefined when it may: what the step that lights it waits for and asks. What it was lit by before
+ * was asked then; a second match asks only what stands open, and that water is seen.
+ * @param now ms since 1970
+ */
+export function lightRefused(state: State, procedure: Procedure, now: number): string | undefined {
+  const step = procedure.steps.find((s) => s.act === 'light');
+  if (step && state.steps[step.key]?.outcome !== 'done') return whyNot(standing(step, unskipped(state, step.key), procedure, now));
+  const open = forbidden('light', state);
+  if (open.length) return `Not yet. ${open.join(' ')}`;
+  return state.glass && !isLevel(state.glass.value) && state.glass.value !== 'top nut'
+    ? 'No fire while water is not seen in the glass.'
+    : undefined;
 }

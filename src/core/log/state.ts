@@ -30,6 +30,10 @@ export interface State {
     readonly fuelAt?: string;
     readonly rounds: number;
     /** kg, of what was weighed */ readonly fuel: number;
+    /** Said to have been in before anybody said so. */
+    readonly already?: true;
+    /** Why the log did not bear it out when it was lit. */
+    readonly against?: string;
   };
   readonly feeds: Readonly<
     Record<string, { readonly on: boolean; readonly to?: 'boiler' | 'tank' | 'both'; readonly since: string; readonly proven: boolean }>

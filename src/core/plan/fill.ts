@@ -1,12 +1,28 @@
-import type { Plant } from '../boiler';
-import type { Procedure } from '../procedure';
+import { type Plant, waterAtGlass } from '../boiler';
+import type { Procedure, Proof } from '../procedure';
 import { fillOf, type Level } from '../sums';
+import { coldWater } from '../steam';
 import { mark, printGlass } from '../units';
+
+/** How far a reading of the glass may be off, of the glass. */
+const readTo = 1 / 16;
+
+/** What a cold glass is held against: the level asked for, to as near as a glass is read, and what would stand over the ceiling when hot. */
+function provenBy({ fill, most, refused }: Level, { vessel }: Plant): Proof | undefined {
+  if (fill.kind !== 'glass' || refused) return undefined;
+  const eighths = Array.from({ length: 9 }, (_, i) => waterAtGlass(vessel, i / 8, coldWater));
+  return { kind: 'level', fill: fill.value, least: fill.value - readTo, most: Math.min(2, Math.max(fill.value, most) + readTo), eighths };
+}
+
+/** Where water is proven before there is fire. */
+const filled = ['fill', 'water-and-valves'];
 
 /** A procedure whose filling step asks for this level: a sheet and its steps must not name two. */
 export const withFill = (procedure: Procedure, level: Level, plant: Plant): Procedure => ({
   ...procedure,
-  steps: procedure.steps.map((s) => {
+  steps: procedure.steps.map((step) => {
+    const proof = filled.includes(step.key) ? provenBy(level, plant) : undefined;
+    const s = proof ? { ...step, proof } : step;
     if (s.key !== 'fill') return s;
     const volume = mark(fillOf(level, plant), 'volume');
     return level.fill.kind === 'glass'

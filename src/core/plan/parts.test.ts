@@ -64,14 +64,16 @@ describe('what to pack, by what the engine has', () => {
 });
 
 describe('the filling step', () => {
-  it('names the level of the sheet, or the measure where there is no glass; no other step changes', () => {
+  it('names the level of the sheet, and holds the glass against it here and before the match; or the measure, where there is no glass', () => {
     for (const name of ['Marsh Hen', 'Water Rail']) {
       const f = patternOf(name);
       const plant = plantOf(f);
       const procedure = compose(f);
       const level = startingSum({ fitOut: f, plant });
       const filled = withFill(procedure, level, plant);
-      expect(filled.steps.filter((s, i) => s !== procedure.steps[i]).map((s) => s.key)).toEqual(['fill']);
+      expect(filled.steps.filter((s, i) => s !== procedure.steps[i]).map((s) => s.key)).toEqual(
+        f.glasses.length ? ['fill', 'water-and-valves'] : ['fill']
+      );
       expect(filled.steps.find((s) => s.key === 'fill')!.what).toMatch(
         f.glasses.length ? /^Fill to .* of the glass$/ : /^Fill with .*, measured$/
       );

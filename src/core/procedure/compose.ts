@@ -33,6 +33,8 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
         : rule.evidence === 'pressure reading' && !fitOut.gauge
           ? 'tick'
           : (rule.evidence ?? 'tick'),
+    ...(rule.proof ? { proof: rule.proof(fitOut) } : {}),
+    ...(rule.again ? { again: true } : {}),
     opens: of(rule.opens ?? [], fitOut),
     closes: of(rule.closes ?? [], fitOut),
     sets: of(rule.sets ?? [], fitOut),

@@ -26,6 +26,19 @@ export function opensAtPressure(gate: Gate, inSteam: number): number | undefined
 export const evidences = ['tick', 'glass reading', 'pressure reading', 'temperature reading', 'lift', 'count', 'initials'] as const;
 export type Evidence = (typeof evidences)[number];
 
+/** What the evidence of a step is held against: this engine's own figures, as data beside the step. */
+export type Proof =
+  /** The glass stands where the starting level asks for it: no lower, no higher; what the boiler holds cold at each eighth of it, m³. */
+  | {
+      readonly kind: 'level';
+      readonly fill: number;
+      readonly least: number;
+      readonly most: number;
+      readonly eighths: readonly number[];
+    }
+  /** So many valves, each seen to lift and to shut again; or why not, in writing. */
+  | { readonly kind: 'lifts'; readonly valves: number };
+
 /**
  * What a step leaves set when it has been done. A tick tells which way something stands, not how far: what was said outright
  * stands (a blower logged at a quarter is not opened to a half by the step that asks for it).
@@ -59,6 +72,10 @@ export interface Step {
   /** Steps that must be done, not skipped, before this one. */
   readonly needs: readonly string[];
   readonly evidence: Evidence;
+  /** What that evidence must bear out; a step of an older procedure has none. */
+  readonly proof?: Proof;
+  /** A second look: what an earlier step stood on does not serve for it. */
+  readonly again?: true;
   readonly opens: readonly ThingKey[];
   readonly closes: readonly ThingKey[];
   /** How it leaves valves, feeds, fire and tanks. */
@@ -99,6 +116,8 @@ export interface StepRule {
   readonly gates?: Of<readonly Gate[]>;
   readonly needs?: readonly string[];
   readonly evidence?: Evidence;
+  readonly proof?: (fitOut: FitOut) => Proof;
+  readonly again?: true;
   readonly opens?: Of<readonly ThingKey[]>;
   readonly closes?: Of<readonly ThingKey[]>;
   readonly sets?: Of<readonly Setting[]>;

@@ -54,6 +54,22 @@ const rules: readonly Rule[] = [
           since: state.glass.at
         }
       : undefined,
+  (f, state) => {
+    const { fire, glass, steps } = state;
+    if (!fire.already || !fire.against || !inSteam(state)) return undefined;
+    // Water seen since then is what can still be proven; without a glass, the step that says how much is in.
+    const seen = f.glasses.length ? glass && isLevel(glass.value) && glass.at : steps['water-and-valves']?.at;
+    if (seen && seen > fire.litAt!) return undefined;
+    return {
+      key: 'lit unproven',
+      rank: 'act now',
+      what: 'Fire in before water and valves were proven',
+      first: f.glasses.length
+        ? 'Look at the glass and at the valves now, and log the glass. No water in it: the low-water drill.'
+        : 'Look at the valve now. If you do not know how much water is in, put the fire out.',
+      since: fire.litAt!
+    };
+  },
   (f, state) =>
     state.pressure && state.pressure.value > f.workingPressure * 1.1
       ? {

@@ -21,6 +21,7 @@
   <NowStep
     placed={foot.placed}
     refusal={foot.refusal}
+    state={foot.state}
     chosen={foot.chosen !== undefined}
     ondone={foot.done}
     onskip={foot.skip}

@@ -1,6 +1,6 @@
 <script lang="ts">
   // The one thing to do: what, how, what opened it, and on request why. Done takes one touch, skipping a reason.
-  import { isDue } from '$core/log';
+  import { isDue, mayBeExcused, type State } from '$core/log';
   import type { Step } from '$core/procedure';
   import type { Placed } from '$core/watch';
   import { mark, printMarks } from '$core/units';
@@ -10,6 +10,7 @@
   let {
     placed,
     refusal,
+    state: state_,
     chosen = false,
     opens,
     ondone,
@@ -20,10 +21,11 @@
     placed: Placed;
     /** Why it could not be called done just now. */
     refusal?: string | undefined;
+    state: State;
     chosen?: boolean;
     /** About when a step’s gate will open, ms since 1970. */
     opens?: (step: Step) => number | undefined;
-    ondone: () => void;
+    ondone: (reason?: string) => void;
     onskip: (reason: string) => void;
     onlift?: () => void;
     onback?: () => void;
@@ -36,6 +38,9 @@
   const opensAt = $derived(standing.is === 'waiting' ? opens?.(step) : undefined);
   let why = $state(false);
   let skipping = $state(false);
+  /** Not all of it was seen, and why is written down. */
+  const excused = $derived(lacking !== undefined && mayBeExcused(step.proof, state_));
+  let excusing = $state(false);
   let reason = $state('');
   const usual = ['Done before today', 'Not needed today', 'Cannot be done today'];
 
@@ -44,6 +49,7 @@
     void step.key;
     why = false;
     skipping = false;
+    excusing = false;
     reason = '';
   });
 </script>
@@ -59,7 +65,7 @@
       {#each standing.because as because (because)}<li>{text(because)}</li>{/each}
     </ul>
   {/if}
-  {#if lacking}<p class="gate">{lacking}</p>{/if}
+  {#if lacking}<p class="gate">{text(lacking)}</p>{/if}
   {#if refusal}<p class="strip caution" role="alert">▲ {text(refusal)}</p>{/if}
   {#if skipping}
     <form
@@ -81,15 +87,33 @@
       </div>
       <button type="button" class="quiet" onclick={() => (skipping = false)}>Do not skip</button>
     </form>
+  {:else if excusing}
+    <form
+      class="skip-form"
+      onsubmit={(e) => {
+        e.preventDefault();
+        if (reason.trim()) ondone(reason.trim());
+      }}
+    >
+      <label for="excuse">Why was not all of it seen? It stays in the record.</label>
+      <div class="line">
+        <input class="field" id="excuse" bind:value={reason} maxlength="300" placeholder="Set over the other, which holds it" /><button
+          class="plain"
+          disabled={!reason.trim()}>Done, with that</button
+        >
+      </div>
+      <button type="button" class="quiet" onclick={() => (excusing = false)}>Back</button>
+    </form>
   {:else}
     {#if lacking && step.evidence === 'lift' && onlift}
       <button class="plain done" onclick={onlift}>Log the lift</button>
     {:else}
-      <button class="plain go done" disabled={standing.is !== 'open'} onclick={ondone}>Done</button>
+      <button class="plain go done" disabled={standing.is !== 'open'} onclick={() => ondone()}>Done</button>
     {/if}
     <div class="row between">
       <button class="quiet" aria-expanded={why} onclick={() => (why = !why)}>Why</button>
       {#if chosen && onback}<button class="quiet" onclick={onback}>Back to now</button>{/if}
+      {#if excused}<button class="quiet" onclick={() => (excusing = true)}>Not all seen</button>{/if}
       {#if step.must}<span class="second must">Not one to skip</span>{:else}<button class="quiet" onclick={() => (skipping = true)}
           >Skip</button
         >{/if}

@@ -17,7 +17,8 @@
     state: State;
     /** The step at NOW, that “done” at the end of a line calls done. */
     due?: string | undefined;
-    onlog: (entries: readonly Understood[]) => void;
+    /** Whether they were taken. */
+    onlog: (entries: readonly Understood[]) => boolean;
     ondone: () => void;
   } = $props();
   // What was not taken as it was is put here to be said again.
@@ -36,7 +37,8 @@
       sure = true;
       return;
     }
-    if (heard.entries.length) onlog(heard.entries);
+    // What is refused stays in the line, to be said otherwise.
+    if (heard.entries.length && !onlog(heard.entries)) return;
     // The step is asked about with what has just been logged.
     if (finishes) ondone();
     text = '';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // The end: nothing left burning, what is still open said out loud, and a keeper's signature.
-  import { forbidden, type State } from '$core/log';
+  import { mayNotLeave, type State } from '$core/log';
   import { things, type Step } from '$core/procedure';
   import { printMarks } from '$core/units';
   import { Modal, TextArea } from 'carbon-components-svelte';
@@ -22,7 +22,10 @@
     onclose: () => void;
   } = $props();
   let remarks = $state('');
-  const stops = $derived([...forbidden('leave', state_), ...(maySign ? [] : ['A trainee does not sign: the keeper does.'])]);
+  const stops = $derived([
+    ...mayNotLeave(state_).map((s) => printMarks(s, unitChoice())),
+    ...(maySign ? [] : ['A trainee does not sign: the keeper does.'])
+  ]);
   const left = $derived(steps.filter((s) => !state_.steps[s.key]));
   const still = $derived(Object.keys(state_.open).map((k) => things[k as keyof typeof things].open));
 </script>

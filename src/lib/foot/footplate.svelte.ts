@@ -96,9 +96,15 @@ export class Footplate {
   tick = (body: Bodies['tick']): void => {
     if (this.enter([{ kind: 'tick', body }])) this.chosenKey = undefined;
   };
-  done = (): void => {
+  done = (reason?: string): void => {
     const step = this.placed?.step;
-    if (step) this.tick({ step: step.key, outcome: 'done', ...(step.evidence === 'initials' ? { initials: initialsOf(this.me) } : {}) });
+    if (step)
+      this.tick({
+        step: step.key,
+        outcome: 'done',
+        ...(reason ? { reason } : {}),
+        ...(step.evidence === 'initials' ? { initials: initialsOf(this.me) } : {})
+      });
   };
   skip = (reason: string): void => {
     if (this.placed) this.tick({ step: this.placed.step.key, outcome: 'skipped', reason });

@@ -37,6 +37,7 @@ export const tick: KindOf<Tick> = {
   says: ({ step, outcome, reason }, { procedure }) => {
     const what = procedure?.steps.find((s) => s.key === step)?.what ?? step;
     const why = reason ?? '';
-    return outcome === 'done' ? what : `Skipped: ${what}. ${why[0]?.toUpperCase() ?? ''}${why.slice(1)}`;
+    if (outcome === 'done') return reason ? `${what}. ${why[0]!.toUpperCase()}${why.slice(1)}` : what;
+    return `Skipped: ${what}. ${why[0]?.toUpperCase() ?? ''}${why.slice(1)}`;
   }
 };

@@ -68,6 +68,15 @@ export const readers: readonly Reader[] = [
     draft.others.push({ kind: 'fire', body: { act: w!.startsWith('rake') ? 'rake' : 'thin' } });
     return 1;
   },
+  // A fire that is in already, whatever the log knows of it: `already lit`, `fire already lit`, `lit already`.
+  (words, draft) => {
+    const said = ['fire already lit', 'already lit', 'fire lit already', 'lit already'].find((s) =>
+      `${words.join(' ')} `.startsWith(`${s} `)
+    );
+    if (!said) return 0;
+    draft.others.push({ kind: 'fire', body: { act: 'light', already: true } });
+    return said.split(' ').length;
+  },
   ([w, x], draft) => {
     if (!isWord(w, 'lit', 'light', 'match') && !(w === 'fire' && isWord(x, 'lit', 'out', 'dropped'))) return 0;
     draft.others.push({

@@ -10,6 +10,7 @@ export const lightUp: readonly StepRule[] = [
     why: 'Last chance before fire. Everything else can be put right later.',
     needs: ['fill', 'valves-fitted', 'close-top'],
     evidence: 'glass reading',
+    again: true,
     must: true,
     minutes: 1
   },

@@ -54,6 +54,7 @@ export const prove: readonly StepRule[] = [
     caution: (f) => `If the pressure passes ${p(f.workingPressure * 1.1)} and nothing lifts: fire down, damper shut, feed, people back.`,
     gates: (f) => wp(f, 0.94),
     evidence: 'lift',
+    proof: (f) => ({ kind: 'lifts', valves: f.safetyValves.length }),
     must: true,
     minutes: 4
   },

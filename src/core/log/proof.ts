@@ -1,0 +1,41 @@
+import type { Proof } from '../procedure';
+import { isLevel, mark, printGlass } from '../units';
+import type { State } from './state';
+
+/** DOES IT BEAR IT OUT? What was logged is held against this engine's own figures, and what is lacking is said in one line. */
+
+/** Cold water up to a level of the glass, m³: straight between eighths. */
+function waterAt(eighths: readonly number[], level: number): number {
+  const x = Math.min(1, Math.max(0, level)) * (eighths.length - 1);
+  const i = Math.min(eighths.length - 2, Math.floor(x));
+  return eighths[i]! + (x - i) * (eighths[i + 1]! - eighths[i]!);
+}
+
+const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state: State) => string | undefined } = {
+  level: ({ fill, least, most, eighths }, { glass }) => {
+    const level = glass && (isLevel(glass.value) ? glass.value : glass.value === 'top nut' ? 1 : undefined);
+    if (level === undefined || (level >= least && level <= most)) return undefined;
+    const off = mark(Math.abs(waterAt(eighths, fill) - waterAt(eighths, level)), 'volume');
+    const stands = glass!.value === 'top nut' ? 'In the top nut' : level < 0.03 ? 'At the bottom nut' : printGlass(level);
+    return level < least
+      ? `${stands}: fill to ${printGlass(fill)}, ${off} more.`
+      : `${stands}: let it down to ${printGlass(fill)}, ${off} less. Hot, it would stand over its ceiling.`;
+  },
+  lifts: ({ valves }, { lifts }) => {
+    const name = (n: number) => (valves > 1 ? `Valve ${n}` : 'The valve');
+    for (let n = 1; n <= valves; n++) {
+      const of = lifts.filter((l) => l.valve === n);
+      if (!of.some((l) => l.lifted !== undefined)) return `${name(n)} has not been seen to lift. Log the pressure at which it opens.`;
+      if (!of.some((l) => l.reseated !== undefined)) return `${name(n)} lifted: log the pressure at which it shuts again.`;
+    }
+    return undefined;
+  }
+};
+
+/** What a step's evidence still lacks against the engine's own figures, as an instruction; undefined when it bears it out. */
+export const lacksProof = (proof: Proof | undefined, state: State): string | undefined =>
+  proof && (lacks[proof.kind] as (proof: Proof, state: State) => string | undefined)(proof, state);
+
+/** Whether a reason in writing stands for what was not seen: of a valve that did not lift, never of water. */
+export const mayBeExcused = (proof: Proof | undefined, { lifts }: State): boolean =>
+  proof?.kind === 'lifts' && lifts.some((l) => l.lifted !== undefined);
