@@ -16,12 +16,12 @@ async function doNow(page: Page) {
   const pressure = Number(/(?:opens at|fallen to) (\d+)/.exec(gate)?.[1]);
   if (/Log the glass|Look again|fill to/.test(gate)) return pointAt(page, '.readings .glass', 0.45);
   if (/Log the temperature/.test(gate)) return line('12c');
-  if (/Log the pressure/.test(gate)) return pointAt(page, '.readings .scale', 0.1);
   if (/Log the lift|seen to lift|shuts again/.test(gate)) {
     await now.getByRole('button', { name: 'Log the lift' }).click();
     const which = /Valve \d/.exec(gate)?.[0] ?? 'Valve 1';
     return page.getByRole('button', { name: new RegExp(`^${which} ${/shuts again/.test(gate) ? 'reseats' : 'lifts'}`) }).click();
   }
+  if (/Log the pressure/.test(gate)) return pointAt(page, '.readings .scale', 0.1);
   if (/opens at/.test(gate)) return line(`${pressure} half a glass`);
   if (/fallen to/.test(gate)) return line(`${Math.max(0, pressure - 1)}`);
   if (/opens in/.test(gate)) return page.clock.fastForward('01:10');
