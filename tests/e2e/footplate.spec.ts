@@ -45,7 +45,7 @@ test('a keeper at work: skip, strike, open things, what is blocked, hand over, a
   // Lit, it may be handed over but not signed off; nor does a touch on its name put a fire out.
   await page.locator('#quick-line').fill('lit');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('first: Water in the glass, valves fitted');
+  await expect(page.getByRole('alert')).toContainText('First: Water in the glass, valves fitted');
   // What was refused stays in the line; what has happened is taken as such, and warned of.
   await expect(page.locator('#quick-line')).toHaveValue('lit');
   await page.locator('#quick-line').fill('already lit');

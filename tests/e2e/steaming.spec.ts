@@ -41,7 +41,7 @@ async function underFilled(page: Page) {
   for (const said of ['done', 'lit']) {
     await line.fill(said);
     await page.keyboard.press('Enter');
-    await expect(now.getByRole('alert')).toContainText(said === 'lit' ? 'first: Water in the glass' : 'ml more');
+    await expect(now.getByRole('alert')).toContainText(said === 'lit' ? 'First: Water in the glass' : 'ml more');
   }
   await line.fill('');
   await expect(page.locator('.entries')).not.toContainText('fire lit');
@@ -49,7 +49,7 @@ async function underFilled(page: Page) {
     data: { id: '01a21a00-0000-7000-8000-0000000000aa', kind: 'fire', at: new Date().toISOString(), body: { act: 'light' } }
   });
   expect(refused.status()).toBe(400);
-  expect(await refused.json()).toMatchObject({ field: 'body.act', sentence: expect.stringContaining('first: Water in the glass') });
+  expect(await refused.json()).toMatchObject({ field: 'body.act', sentence: expect.stringContaining('First: Water in the glass') });
 }
 
 test('from cold to put away: Little Bittern, eight phases, a fault, the record, and its JSON in a second club', async ({

@@ -125,7 +125,7 @@ describe('may it be done?', () => {
       [0.3, 'tick', { step: 'water-and-valves', outcome: 'done' }]
     ];
     const refused = (made: Made[]) => lightRefused(steaming('Little Bittern', made).state, procedure, at(1));
-    expect(refused([])).toMatch(/^Not yet\. first: Water in the glass/);
+    expect(refused([])).toMatch(/^Not yet\. First: Water in the glass, valves fitted; Extinguisher to hand, .*\.$/);
     expect(refused(before)).toContain('Water in the glass');
     expect(refused([...before, ...filled])).toBeUndefined();
     expect(refused([...before, ...filled, [0.5, 'thing', { thing: 'valve', open: true }]])).toContain('no fire before it is back');
@@ -142,8 +142,8 @@ describe('may it be done?', () => {
     const skipped = (key: string): Bodies['tick'] => ({ step: key, outcome: 'skipped', reason: 'no need' });
     expect(tick([], done('fill'))).toContain('Log the glass');
     expect(tick([glass(0, 0.4)], done('fill'))).toBeUndefined();
-    expect(tick([glass(0, 0.4)], done('match'))).toMatch(/^Not yet\. first: /);
-    expect(tick([lit], done('changeover'))).toMatch(/first: Light it/);
+    expect(tick([glass(0, 0.4)], done('match'))).toMatch(/^Not yet\. First: /);
+    expect(tick([lit], done('changeover'))).toMatch(/First: Light it/);
     expect(tick([lit, [0, 'tick', done('match')]], done('changeover'))).toMatch(/^Not yet: opens at/);
     expect(tick([], skipped('match'))).toContain('not one to skip');
     expect(tick([], skipped('plug-out'))).toContain('not one to skip');

@@ -51,6 +51,8 @@ export const forbidden = (act: Act, state: State): string[] =>
     return why ? [why] : [];
   });
 
+const comesFirst = 'first: ';
+
 /** A step that was skipped with a reason satisfies what follows it, unless it is one that may not be skipped. */
 const satisfiedBySkip = (key: string, state: State, procedure: Procedure) =>
   state.steps[key]?.outcome === 'skipped' && !procedure.steps.find((s) => s.key === key)?.must;
@@ -95,7 +97,7 @@ export function standing(step: Step, state: State, procedure: Procedure, now: nu
   const because = [
     ...step.needs
       .filter((key) => state.steps[key]?.outcome !== 'done' && !satisfiedBySkip(key, state, procedure))
-      .map((key) => `first: ${procedure.steps.find((s) => s.key === key)?.what ?? key}`),
+      .map((key) => `${comesFirst}${procedure.steps.find((s) => s.key === key)?.what ?? key}`),
     // A step that closes a thing is not stopped by that thing being open.
     ...(step.act
       ? forbidden(step.act, state).filter((why) => !step.closes.some((c) => (Object.values(things[c].forbids) as string[]).includes(why)))
@@ -120,8 +122,11 @@ export function whyNot(s: Standing): string | undefined {
       return s.lacks;
     case 'waiting':
       return `Not yet: ${s.waits.join('; ')}.`;
-    case 'blocked':
-      return `Not yet. ${s.because.join(' ')}`;
+    case 'blocked': {
+      const first = s.because.flatMap((b) => (b.startsWith(comesFirst) ? [b.slice(comesFirst.length)] : []));
+      const others = s.because.filter((b) => !b.startsWith(comesFirst));
+      return ['Not yet.', ...(first.length ? [`First: ${first.join('; ')}.`] : []), ...others].join(' ');
+    }
     default:
       return `It is ${s.is} already, by ${s.by}.`;
   }
