@@ -184,6 +184,24 @@ describe('order locks, whatever the engine and whatever order a keeper tries', (
     );
   });
 
+  it('nothing is opened, drained or turned by hand before the pressure is gone, and the vacuum is broken before anything drains', () => {
+    for (const { fitOut } of patterns) {
+      const { steps } = compose(fitOut);
+      const place = (key: string) => steps.findIndex((s) => s.key === key);
+      const waits = steps.filter((s) => ['cool-drain', 'drains-off', 'drain-all', 'rust', 'boiler-state'].includes(s.key));
+      expect(waits.length, fitOut.name).toBeGreaterThanOrEqual(2);
+      for (const s of waits) {
+        expect(s.gates, `${fitOut.name}: ${s.key}`).toContainEqual({ kind: 'fire out' });
+        expect(s.gates, `${fitOut.name}: ${s.key}`).toContainEqual(
+          fitOut.gauge ? { kind: 'pressure falls', atMost: psi(1) } : { kind: 'seen', what: 'engine cold' }
+        );
+        expect(place(s.key)).toBeGreaterThan(place(fitOut.gauge ? 'vacuum' : 'cold'));
+      }
+      // What is waited for without a gauge, a step says.
+      if (!fitOut.gauge) expect(steps[place('cold')]).toMatchObject({ sees: 'engine cold', must: true, gates: [{ kind: 'fire out' }] });
+    }
+  });
+
   it('everything that a procedure opens, it also closes', () => {
     fc.assert(
       fc.property(anyFitOut, (fitOut) => {

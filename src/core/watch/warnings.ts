@@ -1,6 +1,6 @@
 import type { FitOut } from '../engine';
 import type { State } from '../log';
-import { isLevel, mark, printGlass } from '../units';
+import { isLevel, mark, printGlass, psi } from '../units';
 
 /** A warning: what is the matter, what to do first, and what it is based on. Quantities are marked for the reader's units. */
 export interface Warning {
@@ -23,9 +23,15 @@ const whileFeeding = 2 * 60_000;
 
 export const inSteam = (state: State): boolean => state.fire.litAt !== undefined && state.fire.outAt === undefined;
 
+/** A needle under this is at nothing, Pa at the gauge. */
+const atNothing = psi(3);
+/** It has its keeper until the pressure is gone, and not until the fire is out. */
+export const attended = (state: State): boolean =>
+  inSteam(state) || (state.fire.litAt !== undefined && state.pressure !== undefined && state.pressure.value > atNothing);
+
 /** When the glass is next due to be looked at, ms since 1970; undefined while there is no fire or no glass. */
 export function nextGlance(fitOut: FitOut, state: State): number | undefined {
-  if (!inSteam(state) || fitOut.glasses.length === 0) return undefined;
+  if (!attended(state) || fitOut.glasses.length === 0) return undefined;
   const feeding = Object.values(state.feeds).some((f) => f.on && f.to !== 'tank');
   return Date.parse(state.glass?.at ?? state.fire.litAt!) + (feeding ? Math.min(whileFeeding, glance[fitOut.size]) : glance[fitOut.size]);
 }
@@ -45,7 +51,7 @@ type Rule = (fitOut: FitOut, state: State, now: number) => Warning | undefined;
 /** The rules, worst first. Each looks at one thing. */
 const rules: readonly Rule[] = [
   (_, state) =>
-    state.glass && !isLevel(state.glass.value) && state.glass.value !== 'top nut' && inSteam(state)
+    state.glass && !isLevel(state.glass.value) && state.glass.value !== 'top nut' && attended(state)
       ? {
           key: 'no water',
           rank: 'act now',
@@ -81,7 +87,7 @@ const rules: readonly Rule[] = [
         }
       : undefined,
   (f, state) =>
-    state.glass && isLevel(state.glass.value) && state.glass.value <= f.levels.lowest && inSteam(state)
+    state.glass && isLevel(state.glass.value) && state.glass.value <= f.levels.lowest && attended(state)
       ? {
           key: 'low',
           rank: 'look',

@@ -13,9 +13,22 @@ describe('warnings: few, ranked, each with its first action', () => {
     ['in the bottom nut', [lit, glass(1, 'bottom nut')], 2, ['no water']],
     ['no water seen, but no fire either', [glass(1, 'not seen')], 2, []],
     ['a fire that was in before anything was proven', [[0, 'fire', { act: 'light', already: true }]], 2, ['lit unproven']],
-    ['the same, no water seen since', [[0, 'fire', { act: 'light', already: true }], glass(1, 'not seen')], 2, ['no water', 'lit unproven']],
+    [
+      'the same, no water seen since',
+      [[0, 'fire', { act: 'light', already: true }], glass(1, 'not seen')],
+      2,
+      ['no water', 'lit unproven']
+    ],
     ['the same, water seen since', [[0, 'fire', { act: 'light', already: true }], glass(1, 0.5)], 2, []],
-    ['the same, out again', [[0, 'fire', { act: 'light', already: true }], [1.5, 'fire', { act: 'out' }]], 2, []],
+    [
+      'the same, out again',
+      [
+        [0, 'fire', { act: 'light', already: true }],
+        [1.5, 'fire', { act: 'out' }]
+      ],
+      2,
+      []
+    ],
     ['a tenth over', [lit, glass(1, 0.5), pressure(1, 100)], 2, ['over pressure']],
     ['just inside a tenth over, nothing lifted', [lit, glass(1, 0.5), pressure(1, 98)], 2, ['no lift']],
     ['the same, the valve seen to lift', [lit, glass(1, 0.5), pressure(1, 98), [1, 'lift', { valve: 1, lifted: psi(91) }]], 2, []],
@@ -69,7 +82,19 @@ describe('warnings: few, ranked, each with its first action', () => {
       2,
       []
     ],
-    ['after the fire is out nothing is asked', [lit, glass(1, 0.1), [2, 'fire', { act: 'out' }]], 30, []]
+    [
+      'after the fire is out and the pressure gone nothing is asked',
+      [lit, glass(1, 0.1), [2, 'fire', { act: 'out' }], pressure(20, 2)],
+      30,
+      []
+    ],
+    [
+      'with pressure in it it has its keeper, fire or none',
+      [lit, glass(1, 0.1), pressure(1, 60), [2, 'fire', { act: 'out' }]],
+      30,
+      ['low', 'glance']
+    ],
+    ['and no water is no water', [lit, pressure(1, 60), [2, 'fire', { act: 'out' }], glass(3, 'bottom nut')], 4, ['no water']]
   ])('%s', (_, made, minute, keys) => {
     const { state, context } = steaming('Little Bittern', made);
     const found = warnings(context.fitOut, state, at(minute));

@@ -44,6 +44,13 @@ export const at = (pascal: number): readonly Gate[] => [{ kind: 'pressure', atLe
 /** A share of working pressure in whole psi, and never more than an engine whose valves lift early comes to. */
 export const wp = (f: FitOut, share = 1) =>
   at(Math.min(Math.round((f.workingPressure * share) / psi(1)), Math.floor(inSteamAt(f) / psi(1))) * psi(1));
+/** A needle on its pin, to as near as it is read, Pa at the gauge. */
+const onItsPin = psi(1);
+/** Nothing is opened, drained or turned by hand before the pressure is gone; without a gauge, before it is cold to the hand. */
+export const cooled = (f: FitOut): readonly Gate[] => [
+  { kind: 'fire out' },
+  f.gauge ? { kind: 'pressure falls', atMost: onItsPin } : { kind: 'seen', what: 'engine cold' }
+];
 /** Pressure at which the blower takes over from the fan: the owner's own figure, or 30 psi; late is half working pressure. */
 export const changeover = (f: FitOut): number =>
   f.fire.with !== 'solid'

@@ -1,5 +1,5 @@
 import type { StepRule } from '../step';
-import { both, drains, gas, lubricated, not, road, solid, wheels } from './fits';
+import { both, cooled, drains, gas, lubricated, not, road, solid, wheels } from './fits';
 
 /** Clean, dry, covered, written down. */
 export const putAway: readonly StepRule[] = [
@@ -48,6 +48,8 @@ export const putAway: readonly StepRule[] = [
     how: (f) =>
       `${f.tanks.length ? `${f.tanks.map((t) => t.name).join(', ')}, ` : ''}pumps, injectors, ${f.exhaust === 'separator' ? 'oil separator, ' : f.exhaust === 'condensate' ? 'condensate tank, ' : ''}all cocks left open.`,
     why: 'Anything left wet in frost is split by it. If you leave it wet, write where.',
+    gates: cooled,
+    needs: ['vacuum'],
     minutes: 5
   },
   {
@@ -56,6 +58,7 @@ export const putAway: readonly StepRule[] = [
     what: 'Oil against rust',
     how: 'Bores and bright work wiped while warm. A few turns by hand.',
     why: 'Bright steel is brown in a night.',
+    gates: cooled,
     minutes: 5,
     who: 'either',
     materials: ['rags', 'oil']
@@ -77,6 +80,8 @@ export const putAway: readonly StepRule[] = [
       f.shell.material === 'steel'
         ? 'Steel rusts at the water line: all of it wet and treated, or all of it dry.'
         : 'Half wet is the worst of both.',
+    gates: cooled,
+    needs: ['vacuum'],
     closes: ['vent', 'drains', 'isolator', 'cladding'],
     minutes: 3
   },

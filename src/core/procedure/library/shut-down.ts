@@ -1,5 +1,5 @@
 import type { StepRule } from '../step';
-import { blowDownAt, damper, drains, electric, gas, glass, lubricated, p, solid, spirit } from './fits';
+import { blowDownAt, cooled, damper, drains, electric, gas, glass, lubricated, p, solid, spirit } from './fits';
 
 /** Fire out, pressure away, on its own terms. */
 export const shutDown: readonly StepRule[] = [
@@ -94,23 +94,25 @@ export const shutDown: readonly StepRule[] = [
     minutes: 8
   },
   {
-    key: 'cool-drain',
-    when: (f) => f.blowDown && f.habits.blowDown === 'cool',
-    what: 'Let it cool, then drain',
-    how: 'To the hand before anything is opened.',
-    why: 'Gentle on a riveted boiler. The other school blows down hot for the sludge.',
-    gates: [{ kind: 'fire out' }],
-    sets: [{ valve: 'blow-down', open: 1 }],
-    minutes: 5
-  },
-  {
     key: 'let-down',
     when: (f) => !f.blowDown,
     what: 'Let the pressure fall on its own',
     how: (f) => (f.whistle ? 'Or by the whistle, a little at a time.' : 'Do not open anything yet.'),
     why: 'Hurry here only makes steam where hands are.',
-    gates: [{ kind: 'fire out' }],
+    gates: (f) => (f.gauge ? cooled(f) : [{ kind: 'fire out' }]),
     minutes: 10
+  },
+  {
+    key: 'cold',
+    when: (f) => !f.gauge,
+    what: 'Cold to the hand',
+    how: 'Lay a hand on the boiler. Too hot to leave it there is too hot to open.',
+    why: 'There is no gauge to say that the pressure has gone.',
+    caution: 'A filler that is opened under pressure is a jet of steam.',
+    gates: [{ kind: 'fire out' }],
+    sees: 'engine cold',
+    must: true,
+    minutes: 1
   },
   {
     key: 'vacuum',
@@ -118,9 +120,20 @@ export const shutDown: readonly StepRule[] = [
     what: 'Break the vacuum as it cools',
     how: (f) => (f.vent ? 'Vent open.' : f.whistle ? 'Whistle or blower valve open.' : 'Blower valve open.'),
     why: 'Steam that turns to water pulls: it draws water through clacks and oil into the boiler.',
-    gates: [{ kind: 'pressure falls', atMost: 7000 }],
+    gates: cooled,
     sets: (f) => [f.vent ? { valve: 'vent', open: 1 } : { valve: f.whistle ? 'whistle' : 'blower', open: 1, then: 0 }],
     minutes: 1
+  },
+  {
+    key: 'cool-drain',
+    when: (f) => f.blowDown && f.habits.blowDown === 'cool',
+    what: 'Let it cool, then drain',
+    how: 'To the hand before anything is opened.',
+    why: 'Gentle on a riveted boiler. The other school blows down hot for the sludge.',
+    gates: cooled,
+    needs: ['vacuum'],
+    sets: [{ valve: 'blow-down', open: 1 }],
+    minutes: 5
   },
   {
     key: 'drains-off',
@@ -128,6 +141,8 @@ export const shutDown: readonly StepRule[] = [
     what: 'Cylinders drained',
     how: 'Drains open, turned by hand, both directions.',
     why: 'Water left in a cylinder is rust by Tuesday.',
+    gates: cooled,
+    needs: ['vacuum'],
     sets: (f) => (f.cylinders.drains === 'steam' || f.cylinders.drains === 'steam isolated' ? [] : [{ valve: 'drains', open: 1 }]),
     minutes: 3
   }
