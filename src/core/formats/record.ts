@@ -80,7 +80,7 @@ const step = Joi.object({
     )
     .max(12)
     .required(),
-  act: Joi.valid('heat', 'light', 'admit steam', 'move', 'leave'),
+  act: Joi.valid('heat', 'light', 'admit steam', 'move', 'carry', 'leave'),
   sees: Joi.string().max(60),
   proves: Joi.array().items(Joi.string().max(40)).max(6),
   chore: Joi.boolean().required(),

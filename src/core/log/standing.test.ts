@@ -135,6 +135,19 @@ describe('may it be done?', () => {
     expect(refused([...lit, [0.7, 'thing', { thing: 'valve', open: true }]])).toContain('no fire before');
   });
 
+  it('a fault found since the start forbids what it says: passengers, another match', () => {
+    const ride = { ...steaming('Marsh Hen', []).context.procedure.steps.find((s) => s.key === 'passengers')!, needs: [], gates: [] };
+    const carry = (made: Made[]) => standing(ride, steaming('Marsh Hen', made).state, procedure, at(2));
+    const fault = (forbids: 'nothing' | 'passengers' | 'steaming'): Made => [1, 'fault', { text: 'Brake will not hold', forbids }];
+    expect(carry([fault('nothing')])).toEqual({ is: 'open' });
+    for (const forbids of ['passengers', 'steaming'] as const)
+      expect(carry([fault(forbids)])).toEqual({ is: 'blocked', because: ['Not with passengers: “Brake will not hold” is open.'] });
+    expect(carry([fault('passengers'), [1.5, 'strike', {}, 0]])).toEqual({ is: 'open' });
+    const match = (made: Made[]) => forbidden('light', steaming('Marsh Hen', made).state);
+    expect(match([fault('passengers')])).toEqual([]);
+    expect(match([fault('steaming')])[0]).toContain('An owner, a steward or an examiner clears it');
+  });
+
   it('a tick meets one rule however it is made: its evidence, its gate, its order, and whether it may be skipped at all', () => {
     const tick = (made: Made[], body: Bodies['tick'], minute = 1) =>
       tickRefused(body, steaming('Little Bittern', made).state, procedure, at(minute));

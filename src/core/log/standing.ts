@@ -1,5 +1,6 @@
 import { type Act, type Gate, observations, type Procedure, type Step, things } from '../procedure';
 import { isLevel, mark } from '../units';
+import type { Forbids } from './kinds/fault';
 import type { Tick } from './kinds/tick';
 import { lacksProof, mayBeExcused } from './proof';
 import type { State } from './state';
@@ -43,13 +44,24 @@ export function waitsFor(gate: Gate, state: State, procedure: Procedure, now: nu
   }
 }
 
-/** What open things forbid an act now, in words. */
-export const forbidden = (act: Act, state: State): string[] =>
-  Object.keys(state.open).flatMap((key) => {
+/** What a fault that was found since the start forbids: what it says, and what is worse. */
+const barredBy: Partial<Record<Act, { readonly by: readonly Forbids[]; readonly why: (text: string) => string }>> = {
+  carry: { by: ['passengers', 'steaming'], why: (text) => `Not with passengers: “${text}” is open.` },
+  light: {
+    by: ['steaming'],
+    why: (text) => `Not to be steamed: “${text}” is open. An owner, a steward or an examiner clears it.`
+  }
+};
+
+/** What open things and faults forbid an act now, in words. */
+export const forbidden = (act: Act, state: State): string[] => [
+  ...Object.keys(state.open).flatMap((key) => {
     const forbids: Partial<Record<Act, string>> = things[key as keyof typeof things]?.forbids ?? {};
     const why = forbids[act] ?? (act === 'light' ? forbids.heat : undefined);
     return why ? [why] : [];
-  });
+  }),
+  ...state.faults.flatMap(({ text, forbids }) => (barredBy[act]?.by.includes(forbids) ? [barredBy[act].why(text)] : []))
+];
 
 const comesFirst = 'first: ';
 

@@ -1,7 +1,7 @@
 import type { Valve } from './valves';
 
 /** What a step sets going, that something left open may have to forbid. */
-export type Act = 'heat' | 'light' | 'admit steam' | 'move' | 'leave';
+export type Act = 'heat' | 'light' | 'admit steam' | 'move' | 'carry' | 'leave';
 
 export interface Thing {
   /** As it is said while it is open. */

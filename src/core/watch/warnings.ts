@@ -96,6 +96,18 @@ const rules: readonly Rule[] = [
           since: state.glass.at
         }
       : undefined,
+  ({ fire }, state) => {
+    const bar = state.faults.find((x) => x.forbids === 'steaming');
+    return bar && inSteam(state)
+      ? {
+          key: 'barred',
+          rank: 'look',
+          what: `Not to be steamed: “${bar.text}”`,
+          first: `Run it down: ${fire.with === 'solid' ? 'nothing more on the fire' : 'fire down'}, nobody carried, water kept up, then fire out. An owner, a steward or an examiner clears it.`,
+          since: bar.at
+        }
+      : undefined;
+  },
   (f, state, now) => {
     const due = nextGlance(f, state);
     return due !== undefined && now > due

@@ -83,6 +83,13 @@ describe('warnings: few, ranked, each with its first action', () => {
       []
     ],
     [
+      'a fault that bars it, found in steam',
+      [lit, glass(1, 0.5), [1, 'fault', { text: 'Crown weeps', forbids: 'steaming' }]],
+      2,
+      ['barred']
+    ],
+    ['one that does not', [lit, glass(1, 0.5), [1, 'fault', { text: 'Brake slack', forbids: 'passengers' }]], 2, []],
+    [
       'after the fire is out and the pressure gone nothing is asked',
       [lit, glass(1, 0.1), [2, 'fire', { act: 'out' }], pressure(20, 2)],
       30,

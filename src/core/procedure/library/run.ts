@@ -96,6 +96,7 @@ export const run: readonly StepRule[] = [
     what: 'Passengers: seating, guard, brake test, speed',
     how: 'Feet in, bags in, guard’s signal, brake tried in the first ten yards.',
     why: 'They trust you. They have not read this.',
+    act: 'carry',
     minutes: 4
   },
   {
