@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { at, entry, glass, lit, type Made, pressure, steaming } from '../../../tests/made';
-import { printMarks, psi, usualUnits } from '../units';
+import { printMarks, psi, toSi, usualUnits } from '../units';
 import { add, type Bodies, forbidden, isDue, lightRefused, standing, tickRefused, unskipped, waitsFor, whyNot } from '.';
 
 describe('may it be done?', () => {
@@ -13,6 +13,20 @@ describe('may it be done?', () => {
     expect(waitsFor(gate, cold.state, procedure, at(1))).toMatch(/^opens at \{pressure:206842\.7\}$/);
     expect(waitsFor(gate, steaming('Little Bittern', [lit, pressure(20, 29)]).state, procedure, at(20))).toBeDefined();
     expect(waitsFor(gate, steaming('Little Bittern', [lit, pressure(20, 30)]).state, procedure, at(20))).toBeUndefined();
+  });
+
+  it('a gate opens at what it is shown as, whichever way a pressure is rounded', () => {
+    const gate = { kind: 'pressure', atLeast: psi(13.5) } as const;
+    const falls = { kind: 'pressure falls', atMost: psi(1) } as const;
+    const reads = (value: number) => steaming('Little Bittern', [lit, [1, 'reading', { pressure: value }]]).state;
+    const waits = (g: typeof gate | typeof falls, value: number) => waitsFor(g, reads(value), procedure, at(2));
+    for (const units of [usualUnits, { ...usualUnits, pressure: 'bar' } as const, { ...usualUnits, pressure: 'kPa' } as const])
+      for (const g of [gate, falls]) {
+        const shown = Number(/to? ?([\d.]+)/.exec(printMarks(waits(g, g === gate ? 0 : psi(50))!, units).replace('opens at', 'to'))![1]);
+        expect(waits(g, toSi(shown, 'pressure', units.pressure)), `${shown} ${units.pressure}`).toBeUndefined();
+      }
+    expect(waits(gate, psi(12.5))).toBeDefined();
+    expect(waits(falls, psi(2))).toBeDefined();
   });
 
   it('a step opens after its minutes', () => {

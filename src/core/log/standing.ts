@@ -18,6 +18,9 @@ export type Standing =
   /** Refused until something else has been done or closed. */
   | { readonly is: 'blocked'; readonly because: readonly string[] };
 
+/** A pressure is shown rounded, to a pound or a tenth of a bar: a gate opens at what it is shown as. Half a tenth of a bar, Pa. */
+const roundedTo = 5000;
+
 /**
  * What a gate still waits for, in words; undefined when it is open.
  * @param now ms since 1970
@@ -25,9 +28,9 @@ export type Standing =
 export function waitsFor(gate: Gate, state: State, procedure: Procedure, now: number): string | undefined {
   switch (gate.kind) {
     case 'pressure':
-      return state.pressure && state.pressure.value >= gate.atLeast ? undefined : `opens at ${mark(gate.atLeast, 'pressure')}`;
+      return state.pressure && state.pressure.value >= gate.atLeast - roundedTo ? undefined : `opens at ${mark(gate.atLeast, 'pressure')}`;
     case 'pressure falls':
-      return state.pressure && state.pressure.value > gate.atMost
+      return state.pressure && state.pressure.value > gate.atMost + roundedTo
         ? `opens when it has fallen to ${mark(gate.atMost, 'pressure')}`
         : undefined;
     case 'seen':
