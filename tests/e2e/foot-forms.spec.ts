@@ -76,6 +76,14 @@ for (const [width, viewport] of Object.entries(widths)) {
     ])
       await expect(entries).toContainText(said);
 
+    // Whoever handed it over does not sign for it: it is handed back first.
+    await page.getByRole('button', { name: 'Sign and close' }).first().click();
+    await expect(dialog).toContainText('It was handed over to Merrin Cootwater, who signs for it.');
+    await expect(dialog.getByRole('button', { name: 'Sign', exact: true })).toBeDisabled();
+    await dialog.getByRole('button', { name: 'Not yet' }).click();
+    await page.getByRole('button', { name: 'hand over' }).click();
+    await typeInto(dialog, [{ label: 'Who takes it', type: 'Idony Marlpit' }]);
+    await dialog.getByRole('button', { name: 'They have it' }).click();
     await page.getByRole('button', { name: 'Sign and close' }).first().click();
     // It is signed by whoever is signed in: there is no name to type.
     await expect(dialog).toContainText('Keeper’s signature: Idony Marlpit');

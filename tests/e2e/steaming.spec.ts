@@ -181,13 +181,17 @@ test('a phone: low water is one touch away, its question first, and No bars the 
   await start(page, 'Lantern', 'School visit');
   await page.getByRole('button', { name: 'LOW WATER' }).tap();
   await expect(page.getByText('Can you see water in the glass?')).toBeVisible();
+  // Fed, and it does not rise: an answer of its own, and not “no water”.
+  await page.getByRole('button', { name: 'I see it, I feed, and it does not rise' }).tap();
+  await expect(page.getByText(/^Still not rising: fire out now/)).toBeVisible();
+  await page.getByRole('button', { name: 'Ask me again' }).tap();
   await page.getByRole('button', { name: /^No, or it is in the bottom nut/ }).tap();
   await expect(page.getByText('Do not feed.', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Back to the Footplate' }).tap();
   await expect(page.locator('.entries')).toContainText('Low water: no water seen');
   await expect(page.locator('footer')).toContainText('All delivered');
   await openFaults(page);
-  await expect(page.locator('tr', { hasText: 'Low water' })).toContainText('may not be steamed');
+  await expect(page.locator('tr', { hasText: 'no water seen' })).toContainText('may not be steamed');
   await context.close();
 });
 const openFaults = (page: Page) => page.goto('/faults');

@@ -43,6 +43,17 @@ describe('may it go in', () => {
     expect(asked([lit], sign(5), keeper, 3)).toBeUndefined();
   });
 
+  it('whoever handed it over does not sign for it any more; who has it does, and who never had it may', () => {
+    const handed: Made[] = [[1, 'handover', { to: 'Jory', next: 'Fill the tank' }]];
+    const jory = who('Jory', 'sign as keeper');
+    expect(asked(handed, sign(5))).toEqual({ field: 'body.name', sentence: 'It was handed over to Jory, who signs for it.' });
+    expect(asked(handed, sign(5, 'keeper', 'Jory'), jory)).toBeUndefined();
+    expect(asked(handed, sign(5, 'keeper', 'Corrin'), steward)).toBeUndefined();
+    expect(asked([...handed, [2, 'handover', { to: 'Wenna', next: 'x' }]], sign(5))).toBeUndefined();
+    expect(asked([...handed, [2, 'handover', { to: 'Wenna', next: 'x' }]], sign(5, 'keeper', 'Jory'), jory)).toBeDefined();
+    expect(asked([...handed, [2, 'strike', {}, 0]], sign(5))).toBeUndefined();
+  });
+
   it('an engine that was last read hot is not left by a signature: it is waited for, or handed over', () => {
     const out: Made[] = [lit, pressure(1, 139), [2, 'fire', { act: 'out' }]];
     const refused = asked(out, sign(5));

@@ -47,6 +47,11 @@ function signing({ as, name }: Bodies['sign'], log: Log, entry: Entry, maker: Ma
   if (!maker.may(`sign as ${as}`)) return { field: 'body.as', sentence: `Your role does not allow you to sign as ${as}.` };
   if (name !== maker.name)
     return { field: 'body.name', sentence: `A signature is your own: you are signed in as ${maker.name}, not as ${name}.` };
+  // Whoever handed it over has handed over the signature too.
+  const { context, entries, struck, state } = log;
+  const kept = [context.keeper, ...entries.flatMap((e) => (e.kind === 'handover' && !struck.has(e.id) ? [e.body.to] : []))];
+  if (as === 'keeper' && state.keeper !== maker.name && kept.includes(maker.name))
+    return { field: 'body.name', sentence: `It was handed over to ${state.keeper}, who signs for it.` };
   const end = closing(log);
   return as === 'keeper' && end && end.id !== entry.id ? { field: 'kind', sentence: `It was signed by ${end.by} already.` } : undefined;
 }

@@ -13,41 +13,8 @@ export interface Drill {
   readonly then?: string;
 }
 
-export const lowWater: Drill = {
-  key: 'low-water',
-  title: 'Low water',
-  question: {
-    ask: 'Can you see water in the glass?',
-    answers: [
-      {
-        answer: 'Yes, I see it, but it is low',
-        steps: [
-          'Feed now, gently.',
-          'Blower down, damper in: ask less of the fire.',
-          'Keep your eyes on the glass until it rises.',
-          'It does not rise: answer No.'
-        ],
-        then: 'Log the glass every minute until it is back over its lowest running level.'
-      },
-      {
-        answer: 'No, or it is in the bottom nut',
-        steps: [
-          'Do not feed.',
-          'Drop the fire, or smother it with sand or ash.',
-          'Blower off.',
-          'Fire door shut. Damper shut. Chimney closed off.',
-          'Leave the regulator as it is.',
-          'People back.',
-          'Let it cool. Open nothing.'
-        ],
-        then: 'The boiler and its plug are examined before the next fire. Joram raises a fault that bars this engine until someone entitled clears it.'
-      }
-    ]
-  }
-};
-
+/** The others: low water is the engine's own (`low-water`). */
 export const drills: readonly Drill[] = [
-  lowWater,
   {
     key: 'over-pressure',
     title: 'Pressure over the limit',

@@ -1,5 +1,6 @@
 import type { FitOut } from '../engine';
 import type { State } from '../log';
+import { feedNow } from './feeds';
 import { isLevel, mark, printGlass, psi } from '../units';
 
 /** A warning: what is the matter, what to do first, and what it is based on. Quantities are marked for the reader's units. */
@@ -34,16 +35,6 @@ export function nextGlance(fitOut: FitOut, state: State): number | undefined {
   if (!attended(state) || fitOut.glasses.length === 0) return undefined;
   const feeding = Object.values(state.feeds).some((f) => f.on && f.to !== 'tank');
   return Date.parse(state.glass?.at ?? state.fire.litAt!) + (feeding ? Math.min(whileFeeding, glance[fitOut.size]) : glance[fitOut.size]);
-}
-
-/** The feed that works at this pressure without the engine turning, by name; else the first that is plumbed in. */
-function feedNow(fitOut: FitOut, pressure: number): string {
-  const able = fitOut.feeds.filter((f) => f.plumbed && f.kind !== 'bottle' && f.from <= pressure);
-  const standing = able.find((f) => !f.turning) ?? able[0];
-  const next = able.find((f) => f !== standing);
-  return standing
-    ? `Feed now: ${standing.name.toLowerCase()}${next ? `; if it will not, ${next.name.toLowerCase()}` : ''}.`
-    : 'No feed on this engine works at this pressure: fire down.';
 }
 
 type Rule = (fitOut: FitOut, state: State, now: number) => Warning | undefined;
@@ -92,7 +83,7 @@ const rules: readonly Rule[] = [
           key: 'low',
           rank: 'look',
           what: `Glass at ${printGlass(state.glass.value)}: at or under its lowest running level`,
-          first: feedNow(f, state.pressure?.value ?? 0),
+          first: feedNow(f, state),
           since: state.glass.at
         }
       : undefined,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { at, entry, fitOut, glass, lit, type Made, pressure, steaming } from '../../../tests/made';
-import type { FitOut } from '../engine';
+import { type FitOut, patterns } from '../engine';
 import { add } from '../log';
 import { psi } from '../units';
 import { drills, due, glance, lowWater, nextGlance, warnings } from '.';
@@ -202,18 +202,18 @@ describe('warnings: few, ranked, each with its first action', () => {
     const feed = (name: string, more: Partial<FitOut['feeds'][number]>) => ({ ...feeds.find((f) => f.name === name)!, ...more });
     const low: Made[] = [lit, glass(1, 0.2), pressure(1, 60)];
     expect(first(low, { feeds: [feed('Injector', { from: psi(60) })] })).toBe('Feed now: injector.');
-    for (const unable of [{ from: psi(61) }, { plumbed: false }, { kind: 'bottle' as const }])
-      expect(first(low, { feeds: [feed('Injector', { from: 0, ...unable })] })).toBe(
-        'No feed on this engine works at this pressure: fire down.'
-      );
-    // Standing still a pump that needs turning is the second choice, wherever it stands in the list.
-    expect(first(low, { feeds: [feed('Axle pump', { from: 0 }), feed('Injector', { from: 0 })] })).toBe(
-      'Feed now: injector; if it will not, axle pump.'
+    expect(first(low, { feeds: [feed('Injector', { from: psi(61) })] })).toBe('No feed on this engine works as it is now: fire down.');
+    for (const none of [{ plumbed: false }, { kind: 'bottle' as const }])
+      expect(first(low, { feeds: [feed('Injector', { from: 0, ...none })] })).toBe('Nothing feeds this engine: fire out.');
+    // A pump that needs turning is no feed while it stands, and the second choice while it moves, wherever it stands in the list.
+    const both = { feeds: [feed('Axle pump', { from: 0 }), feed('Injector', { from: 0 })] };
+    expect(first(low, both)).toBe('Feed now: injector.');
+    const moving: Made[] = [...low, [1, 'valve', { valve: 'regulator', open: 0.4 }]];
+    expect(first(moving, both)).toBe('Feed now: injector; if it will not, axle pump, bypass shut.');
+    expect(first([...low, [1, 'phase', { phase: 'Run' }]], both)).toContain('axle pump');
+    expect(first([...low, [1, 'phase', { phase: 'Run' }], [1, 'valve', { valve: 'regulator', open: 0 }]], both)).toBe(
+      'Feed now: injector.'
     );
-    expect(first(low, { feeds: [feed('Axle pump', { from: 0 })] })).toBe('Feed now: axle pump.');
-    expect(first([lit, glass(1, 0.2)], { feeds: [feed('Injector', { from: psi(40) })] })).toContain('fire down');
-    expect(first([lit, glass(1, 0.2), pressure(1, 20)])).toBe('Feed now: tender hand pump; if it will not, axle pump.');
-    expect(first([lit, glass(1, 0.2), pressure(1, 60)])).toMatch(/^Feed now: tender hand pump/);
   });
 });
 
@@ -280,17 +280,48 @@ describe('what is due', () => {
 });
 
 describe('the drills', () => {
+  const of = (name: string, made: Made[] = [], changes: Partial<FitOut> = {}) =>
+    lowWater({ ...fitOut(name), ...changes }, steaming(name, made).state).question!.answers.map((a) => a.steps);
   it('low water asks whether water can be seen before anything is done, and No never feeds', () => {
-    expect(drills[0]).toBe(lowWater);
-    expect(lowWater.question!.ask).toBe('Can you see water in the glass?');
-    const [yes, no] = lowWater.question!.answers;
-    expect(yes!.steps[0]).toMatch(/^Feed now/);
+    const { question } = lowWater(fitOut('Little Bittern'), steaming('Little Bittern', [lit, pressure(1, 60)]).state);
+    expect(question!.ask).toBe('Can you see water in the glass?');
+    const [yes, still, no] = question!.answers;
+    expect(yes!.steps[0]).toBe('Feed now, gently: tender hand pump.');
+    expect(still!.steps.join(' ')).toMatch(/^Once: injector\. Still not rising: fire out now, while water shows\. Drop the fire/);
     expect(no!.steps[0]).toBe('Do not feed.');
     expect(no!.steps.slice(1).join(' ')).not.toMatch(/feed/i);
   });
-  it.each(drills.map((d) => [d.title, d] as const))('%s: short steps, in order, without shouting', (_, drill) => {
-    const steps = drill.steps ?? drill.question!.answers.flatMap((a) => a.steps);
-    expect(steps.length).toBeGreaterThan(1);
-    for (const s of steps) expect(s).toMatch(/^[A-Z].{2,80}\.$/);
+  it('names the feed that works as it is: at this pressure, standing or moving, proven first, with no fault on it, and its bypass', () => {
+    const first = (made: Made[]) => of('Little Bittern', [lit, ...made])[0]![0];
+    const moving: Made = [1, 'valve', { valve: 'regulator', open: 0.5 }];
+    const proven: Made = [1, 'tick', { step: 'axle-pump', outcome: 'done' }];
+    expect(first([pressure(1, 20)])).toContain('tender hand pump');
+    expect(first([pressure(1, 60), [1, 'feed', { feed: 'Injector', on: false, proven: true }]])).toBe('Feed now, gently: injector.');
+    expect(first([pressure(1, 60), moving, [1, 'feed', { feed: 'Axle pump', on: false, proven: true }], proven])).toBe(
+      'Feed now, gently: axle pump, bypass shut.'
+    );
+    const bad: Made = [2, 'fault', { text: 'Tender hand pump draws air', forbids: 'passengers' }];
+    expect(first([pressure(1, 60), bad])).toContain('injector');
+    expect(first([pressure(1, 20), bad])).toContain('Nothing can be fed as it is now');
+  });
+  it('says nothing of what the engine has not got', () => {
+    const said = (name: string) => of(name, [lit]).flat().join(' ');
+    expect(said('Water Rail')).not.toMatch(/feed now|damper|blower|fire door|glass|chimney/i);
+    expect(said('Tin Heron')).not.toMatch(/feed now|damper|blower|fire door|glass|gas/i);
+    expect(said('Lantern')).toMatch(/Off at the switch/);
+    expect(said('Snipe')).not.toMatch(/damper/i);
+    expect(said('Peat Presser')).toMatch(/Damper shut/);
+    const plug = (name: string) => lowWater(fitOut(name), steaming(name, []).state).question!.answers[2]!.then!;
+    expect(plug('Peat Presser')).toContain('plug');
+    expect(plug('Snipe')).not.toContain('plug');
+  });
+  it.each(
+    [...drills, ...patterns.map((p) => lowWater(p.fitOut, steaming(p.fitOut.name, [lit]).state))].map((d, i) => [d.title, i, d] as const)
+  )('%s (%d): short steps, in order, without shouting', (_, __, drill) => {
+    const lists = drill.steps ? [drill.steps] : drill.question!.answers.map((a) => a.steps);
+    for (const steps of lists) {
+      expect(steps.length).toBeGreaterThan(1);
+      for (const s of steps) expect(s).toMatch(/^[A-Z].{2,80}\.$/);
+    }
   });
 });

@@ -12,12 +12,7 @@
   import SignOff from './SignOff.svelte';
   import ThrowAway from './ThrowAway.svelte';
 
-  let {
-    open = $bindable(),
-    foot,
-    people,
-    maySign
-  }: { open: Dialog | undefined; foot: Footplate; people: readonly string[]; maySign: boolean } = $props();
+  let { open = $bindable(), foot, people }: { open: Dialog | undefined; foot: Footplate; people: readonly string[] } = $props();
   const units = $derived(unitChoice());
   /** What is due next, for whoever takes it over. */
   const next = $derived(foot.placed ? printMarks(foot.placed.step.what, units) : 'Look at the glass');
@@ -39,7 +34,7 @@
     state={foot.state}
     steps={foot.procedure.steps}
     me={foot.me}
-    {maySign}
+    refused={foot.signRefused}
     onsign={(remarks) => {
       foot.record('sign', { as: 'keeper', name: foot.me, ...(remarks ? { remarks } : {}) });
       shut();

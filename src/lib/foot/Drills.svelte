@@ -1,11 +1,23 @@
 <script lang="ts">
   // The drills, over everything else. Low water first, and its question before anything.
-  import { type Drill, drills, lowWater } from '$core/watch';
-  import { onMount } from 'svelte';
+  import type { FitOut } from '$core/engine';
+  import type { State } from '$core/log';
+  import { printMarks } from '$core/units';
+  import { type Drill, drills, lowWater, type LowWaterAnswer, lowWaterAnswers } from '$core/watch';
+  import { unitChoice } from '../sheet/unit-choice';
+  import { onMount, untrack } from 'svelte';
 
-  let { hasGlass, onclose, onnowater }: { hasGlass: boolean; onclose: () => void; onnowater: () => void } = $props();
+  let {
+    fitOut,
+    state: state_,
+    onclose,
+    onanswer
+  }: { fitOut: FitOut; state: State; onclose: () => void; onanswer: (answer: LowWaterAnswer) => void } = $props();
+  /** As the engine was when it was opened: what is read out does not change under the eye. */
+  const low = untrack(() => lowWater(fitOut, state_));
+  const all = [low, ...drills];
   let dialog: HTMLDialogElement;
-  let drill = $state<Drill>(lowWater);
+  let drill = $state<Drill>(low);
   let answer = $state<number>();
   const shown = $derived(
     drill.question ? (answer === undefined ? undefined : drill.question.answers[answer]) : { steps: drill.steps ?? [], then: drill.then }
@@ -14,7 +26,7 @@
   onMount(() => dialog.showModal());
   function choose(i: number) {
     answer = i;
-    if (i === 1) onnowater();
+    onanswer(lowWaterAnswers[i]!);
   }
 </script>
 
@@ -24,21 +36,21 @@
     <button class="plain" onclick={() => dialog.close()}>Back to the Footplate</button>
   </div>
   {#if drill.question && answer === undefined}
-    <p class="ask">{hasGlass ? drill.question.ask : 'Is there water in the boiler? There is no glass to tell.'}</p>
+    <p class="ask">{drill.question.ask}</p>
     <div class="answers">
-      {#each drill.question.answers as a, i (a.answer)}<button class="plain" class:worst={i === 1} onclick={() => choose(i)}
-          >{hasGlass ? a.answer : i === 0 ? 'Yes, I measured it and the time is not up' : 'No, or I do not know'}</button
+      {#each drill.question.answers as a, i (a.answer)}<button class="plain" class:worst={i === 2} onclick={() => choose(i)}
+          >{a.answer}</button
         >{/each}
     </div>
   {:else if shown}
     <ol class="steps">
       {#each shown.steps as step (step)}<li>{step}</li>{/each}
     </ol>
-    {#if shown.then}<p class="then">{shown.then}</p>{/if}
+    {#if shown.then}<p class="then">{printMarks(shown.then, unitChoice())}</p>{/if}
     {#if drill.question}<button class="quiet" onclick={() => (answer = undefined)}>Ask me again</button>{/if}
   {/if}
   <nav aria-label="Other drills">
-    {#each drills as other (other.key)}
+    {#each all as other (other.key)}
       <button class="plain" aria-pressed={other.key === drill.key} onclick={() => ((drill = other), (answer = undefined))}
         >{other.title}</button
       >

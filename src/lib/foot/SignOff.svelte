@@ -1,6 +1,6 @@
 <script lang="ts">
   // The end: nothing left burning, what is still open said out loud, and a keeper's signature.
-  import { mayNotLeave, type State } from '$core/log';
+  import type { State } from '$core/log';
   import { things, type Step } from '$core/procedure';
   import { printMarks } from '$core/units';
   import { Modal, TextArea } from 'carbon-components-svelte';
@@ -10,22 +10,19 @@
     state: state_,
     steps,
     me,
-    maySign,
+    refused,
     onsign,
     onclose
   }: {
     state: State;
     steps: readonly Step[];
     me: string;
-    maySign: boolean;
+    /** Why it may not be signed now. */
+    refused: string | undefined;
     onsign: (remarks: string) => void;
     onclose: () => void;
   } = $props();
   let remarks = $state('');
-  const stops = $derived([
-    ...mayNotLeave(state_).map((s) => printMarks(s, unitChoice())),
-    ...(maySign ? [] : ['A trainee does not sign: the keeper does.'])
-  ]);
   const left = $derived(steps.filter((s) => !state_.steps[s.key]));
   const still = $derived(Object.keys(state_.open).map((k) => things[k as keyof typeof things].open));
 </script>
@@ -35,13 +32,13 @@
   modalHeading="Sign and close"
   primaryButtonText="Sign"
   secondaryButtonText="Not yet"
-  primaryButtonDisabled={stops.length > 0}
+  primaryButtonDisabled={refused !== undefined}
   on:submit={() => onsign(remarks.trim())}
   on:close={onclose}
   on:click:button--secondary={onclose}
 >
   <div class="stack">
-    {#each stops as stop (stop)}<p class="strip act">{stop}</p>{/each}
+    {#if refused}<p class="strip act">{printMarks(refused, unitChoice())}</p>{/if}
     {#if still.length}<p>Still open, and carried over to next time: <strong>{still.join(', ')}</strong>.</p>{/if}
     {#if left.length}<p>
         {left.length}

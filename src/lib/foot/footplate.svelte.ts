@@ -3,7 +3,7 @@ import { glassReading, type Maker, mayNotEnter, standing, unskipped } from '$cor
 import type { ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
 import type { Glass } from '$core/units';
-import { due, warnings } from '$core/watch';
+import { due, type LowWaterAnswer, warnings } from '$core/watch';
 import { clubNow, isoOf } from '../outbox/club-time';
 import type { Made } from '../outbox/made';
 import { ticking } from '../sheet/clock.svelte';
@@ -91,6 +91,11 @@ export class Footplate {
     this.steaming.recordAll(made);
     return true;
   };
+  /** Why it may not be signed for now, by whoever is signed in here; undefined when it may. */
+  readonly signRefused = $derived.by(() => {
+    const sign = { kind: 'sign', body: { as: 'keeper', name: this.me }, id: '', at: isoOf(this.now), by: this.me, source: 'person' };
+    return mayNotEnter(sign as Entry, this.log, this.#maker, this.now)?.sentence;
+  });
   record = <K extends Kind>(kind: K, body: Bodies[K]): void => void this.enter([{ kind, body }]);
   strike = (strikes: string): void => void this.enter([{ kind: 'strike', body: {}, strikes }]);
   tick = (body: Bodies['tick']): void => {
@@ -122,12 +127,20 @@ export class Footplate {
       ? this.record('valve', { valve: thing, open: 0 })
       : this.record('thing', { thing, open: false });
 
-  noWater = (): void =>
-    void this.enter([
-      { kind: 'reading', body: glassReading('not seen', this.state) },
-      {
-        kind: 'fault',
-        body: { text: 'Low water: no water seen in the glass. Boiler and plug to be examined before the next fire.', forbids: 'steaming' }
-      }
-    ]);
+  /** What the low-water drill was answered is logged as it was answered. */
+  lowWater = (answer: LowWaterAnswer): void => {
+    if (answer === 'not seen')
+      void this.enter([
+        { kind: 'reading', body: glassReading('not seen', this.state) },
+        {
+          kind: 'fault',
+          body: { text: 'Low water: no water seen in the glass. Boiler and plug to be examined before the next fire.', forbids: 'steaming' }
+        }
+      ]);
+    if (answer === 'does not rise')
+      this.record('fault', {
+        text: 'Low water: fed, and the glass did not rise. Feeds to be proven before anybody rides.',
+        forbids: 'passengers'
+      });
+  };
 }

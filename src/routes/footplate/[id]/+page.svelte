@@ -129,9 +129,9 @@
   {/snippet}
 </Frame>
 
-{#if drill}<Drills hasGlass={fitOut.glasses.length > 0} onclose={() => (drill = false)} onnowater={foot.noWater} />{/if}
+{#if drill}<Drills {fitOut} state={foot.state} onclose={() => (drill = false)} onanswer={foot.lowWater} />{/if}
 {#if Dialogs}
-  <Dialogs bind:open={dialog} {foot} people={data.people} maySign={data.rights.includes('sign as keeper')} />
+  <Dialogs bind:open={dialog} {foot} people={data.people} />
 {/if}
 
 <style>
