@@ -227,6 +227,13 @@ export function tell(fitOut: FitOut, day: Day): Log {
         write('sign', { as: 'keeper', name: day.keeper, ...(day.remarks ? { remarks: day.remarks } : {}) });
         break;
       }
+      // All that is left of the running is its end.
+      if (!ran && log.state.phase === 'Run') {
+        ran = true;
+        pass(day.running);
+        write('observation', { seen: 'running ends' });
+        continue;
+      }
       // Everything waits: for pressure, for time, for the fire to be out.
       if (!fitOut.gauge && log.state.phase === 'Prove') write('observation', { seen: 'feather' });
       pass(luck.between(1.2, 2.4));

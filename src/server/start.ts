@@ -2,7 +2,7 @@ import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
 import { barsOf, barsPassengers } from '$core/faults';
 import { fold, litAt } from '$core/log';
-import { type DayPlan, withFill } from '$core/plan';
+import { type DayPlan, lastCoal, withEnd, withFill } from '$core/plan';
 import { compose } from '$core/procedure';
 import { startingSum } from '$core/sums';
 import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
@@ -69,7 +69,12 @@ export async function startSteaming(
     // Filled by the day's own water and air where there is a day sheet: the step, the sheet and the drawn glass name one level.
     const plant = plantOf(row.fitOut);
     const level = startingSum({ fitOut: row.fitOut, plant }, planned?.plan ?? undefined);
-    const procedure = withFill(compose(row.fitOut), level, plant);
+    const filled = withFill(compose(row.fitOut), level, plant);
+    const { plan } = planned ?? {};
+    // The last fire opens when the day sheet has it; without one, when its keeper says that the running ends.
+    const procedure = plan
+      ? withEnd(filled, { ...plan, minutes: { ...lastCoal({ fitOut: row.fitOut, plant }, plan), ...plan.minutes } })
+      : filled;
     if (planned)
       await tx`update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fitOut)}, procedure = ${json(tx, procedure)},
           override = ${override && json(tx, override)}, purpose = coalesce(nullif(${options.purpose}, ''), purpose)

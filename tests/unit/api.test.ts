@@ -98,7 +98,7 @@ describe.skipIf(!url)('the API', () => {
     expect(mixed.body).toMatchObject({
       stored: 2,
       refused: [
-        { index: 1, sentence: expect.stringContaining('first:') },
+        { index: 1, sentence: expect.stringContaining('First:') },
         { index: 3, sentence: expect.stringContaining('no step') }
       ]
     });

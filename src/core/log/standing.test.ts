@@ -29,6 +29,25 @@ describe('may it be done?', () => {
     expect(waits(falls, psi(2))).toBeDefined();
   });
 
+  it('the last fire opens when the day sheet has it, or when it is said that the running ends; not at minute three', () => {
+    const said: Made = [2, 'observation', { seen: 'running ends' }];
+    const waits = (made: Made[], from?: number, minute = 3) =>
+      waitsFor(
+        { kind: 'ending', ...(from === undefined ? {} : { from: new Date(at(from)).toISOString() }) },
+        steaming('Little Bittern', made).state,
+        procedure,
+        at(minute)
+      );
+    expect(waits([lit])).toBe('opens when you say that the running ends');
+    expect(waits([lit, said])).toBeUndefined();
+    expect(printMarks(waits([lit], 90)!, usualUnits)).toBe('opens in 87\u2009min, or when you say that the running ends');
+    expect(waits([lit], 90, 89.9)).toBeDefined();
+    expect(waits([lit], 90, 90)).toBeUndefined();
+    expect(waits([lit, said], 90)).toBeUndefined();
+    expect(step('last-fire').gates).toEqual([{ kind: 'ending' }]);
+    expect(step('run-end').gates).toEqual([{ kind: 'ending' }]);
+  });
+
   it('a step opens after its minutes', () => {
     const log = steaming('Little Bittern', [[0, 'tick', { step: 'match', outcome: 'done' }]]);
     const gate = step('alight').gates[0]!;

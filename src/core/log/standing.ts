@@ -42,6 +42,14 @@ export function waitsFor(gate: Gate, state: State, procedure: Procedure, now: nu
       const left = Date.parse(done.at) + gate.minutes * 60_000 - now;
       return left > 0 ? `opens in ${Math.ceil(left / 60_000)} min` : undefined;
     }
+    case 'ending': {
+      if (state.seen['running ends']) return undefined;
+      const left = gate.from === undefined ? Infinity : Date.parse(gate.from) - now;
+      if (left <= 0) return undefined;
+      return left === Infinity
+        ? 'opens when you say that the running ends'
+        : `opens in ${mark(Math.ceil(left / 60_000) * 60, 'time')}, or when you say that the running ends`;
+    }
     case 'fire out':
       return state.fire.litAt && !state.fire.outAt ? 'opens when the fire is seen to be out' : undefined;
   }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { patterns } from '../engine';
 import { compose } from '../procedure';
 import { psi } from '../units';
-import { afterRunning, type DayPlan, minutesAfter, planProblem, type RaisePlan, usualPlan } from '.';
+import { afterRunning, type DayPlan, minutesAfter, planProblem, type RaisePlan, usualPlan, withEnd } from '.';
 
 const { fitOut } = patterns.find((p) => p.fitOut.name === 'Marsh Hen')!;
 const procedure = compose(fitOut);
@@ -44,6 +44,25 @@ describe('running, shutting down, putting away', () => {
     expect(from(at(after(planOf(), { stopBy: t0 + 40 * minute }), 'running').end)).toBe(40);
     expect(after(planOf(), { stopBy: t0 })).toEqual([]);
     expect(after(planOf({ running: 0 }))).toEqual([]);
+  });
+
+  it('opens on the Footplate when the sheet has it: by its running, by what must be over, and nothing else is gated anew', () => {
+    const opens = (plan: DayPlan) =>
+      Object.fromEntries(
+        withEnd(procedure, plan).steps.flatMap((s) =>
+          s.gates.flatMap((g) => (g.kind === 'ending' && g.from ? [[s.key, from(Date.parse(g.from))]] : []))
+        )
+      );
+    // Ten minutes of last fire and two of stopping, to the end of 90.
+    expect(opens(planOf())).toEqual({ 'last-fire': 78, 'run-end': 88 });
+    const rows = after(planOf());
+    expect(from(at(rows, 'last-fire').start)).toBe(78);
+    expect(opens(planOf({ minutes: { 'last-fire': 25 } }))).toEqual({ 'last-fire': 63, 'run-end': 88 });
+    expect(opens(planOf({ without: ['last-fire'] }))).toEqual({ 'run-end': 88 });
+    const over = minutesAfter(procedure, planOf());
+    expect(opens(planOf({ end: iso(60 + over) }))).toEqual({ 'last-fire': 48, 'run-end': 58 });
+    const changed = withEnd(procedure, planOf()).steps.filter((s, i) => s !== procedure.steps[i]);
+    expect(changed.map((s) => s.key)).toEqual(['last-fire', 'run-end']);
   });
 
   it('what belongs to the end of the running ends with it, one after the other', () => {

@@ -15,6 +15,34 @@ export function minutesAfter(procedure: Procedure, plan: Pick<DayPlan, 'minutes'
     .reduce((sum, s) => sum + (plan.minutes[s.key] ?? s.minutes), 0);
 }
 
+/** Until when it runs, ms since 1970: as long as was said, a later want as well, and no longer than leaves time to put it away. @param from when it begins */
+function runsUntil(plan: DayPlan, from: number, stopBy = Infinity): number {
+  const last = Date.parse(plan.wants.at(-1)!.at);
+  // A later want is run, not only waited for.
+  return Math.min(stopBy, Math.max(from + plan.running * minute, last + (plan.wants.length > 1 ? 15 * minute : 0)));
+}
+
+/** What belongs to the end of the running, and how long each takes, ms: begun so that it ends with it. */
+const endingOf = (procedure: Procedure, plan: Pick<DayPlan, 'minutes' | 'without'>) =>
+  procedure.steps
+    .filter((s) => s.phase === 'Run' && s.ends && !plan.without.includes(s.key))
+    .map((step) => ({ step, takes: (plan.minutes[step.key] ?? step.minutes) * minute }));
+
+/** A procedure in which what belongs to the end of the running opens when the day sheet has it, as far as it can be known at the start. */
+export function withEnd(procedure: Procedure, plan: DayPlan): Procedure {
+  const stopBy = plan.end ? Date.parse(plan.end) - minutesAfter(procedure, plan) * minute : Infinity;
+  let left = runsUntil(plan, Date.parse(plan.wants[0]!.at), stopBy);
+  const opens = new Map<string, string>();
+  for (const { step, takes } of endingOf(procedure, plan).reverse()) opens.set(step.key, new Date((left -= takes)).toISOString());
+  return {
+    ...procedure,
+    steps: procedure.steps.map((s) => {
+      const from = opens.get(s.key);
+      return from ? { ...s, gates: s.gates.map((g) => (g.kind === 'ending' ? { ...g, from } : g)) } : s;
+    })
+  };
+}
+
 /**
  * Running, then shutting down and putting away, as is to be expected: what waits for the pressure to fall waits as long as the
  * boiler takes to cool by itself.
@@ -28,9 +56,7 @@ export function afterRunning(
 ): Station[] {
   const keeper = plan.people.find((p) => p.as === 'keeper')!.name;
   const from = Math.max(ready, Date.parse(plan.wants[0]!.at));
-  const last = Date.parse(plan.wants.at(-1)!.at);
-  // A later want is run, not only waited for.
-  const to = Math.min(stopBy ?? Infinity, Math.max(from + plan.running * minute, last + (plan.wants.length > 1 ? 15 * minute : 0)));
+  const to = runsUntil(plan, from, stopBy);
   if (!(to > from)) return [];
   const row = (key: string, what: string, start: number, end: number): Station => ({
     key,
@@ -44,13 +70,12 @@ export function afterRunning(
     must: false,
     by: 'expected'
   });
-  // What belongs to the end of the running is begun so that it ends with it.
-  const ending = procedure.steps.filter((s) => s.phase === 'Run' && s.ends && !plan.without.includes(s.key));
-  let start = to - ending.reduce((sum, s) => sum + (plan.minutes[s.key] ?? s.minutes) * minute, 0);
+  const ending = endingOf(procedure, plan);
+  let start = to - ending.reduce((sum, { takes }) => sum + takes, 0);
   const running = [
     row('running', 'Running', from, to),
-    ...ending.map((s) => {
-      const end = start + (plan.minutes[s.key] ?? s.minutes) * minute;
+    ...ending.map(({ step: s, takes }) => {
+      const end = start + takes;
       const placed = row(s.key, s.what, Math.max(from, start), end);
       start = end;
       return placed;

@@ -1,6 +1,7 @@
 export * from './day';
 export * from './fill';
 export * from './kit';
+export * from './last-coal';
 export * from './raising';
 export * from './schedule';
 export * from './after';

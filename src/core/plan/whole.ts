@@ -20,6 +20,7 @@ import {
 } from '../sums';
 import type { Figure } from '../units';
 import { withFill } from './fill';
+import { lastCoal } from './last-coal';
 import { planRaise, type RaisePlan } from './raising';
 import { daySheet, keptUntil, type Sheet } from './sheet';
 import type { Busy } from './tasks';
@@ -64,7 +65,12 @@ export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine =
   const fill = fillOf(level, plant);
   const raise = planRaise(fitOut, procedure, plant, heating, { water: plan.water, air: plan.air });
   return {
-    sheet: daySheet({ procedure, plan: { ...plan, minutes: { ...lastCoal(known, plant, plan), ...plan.minutes } }, raise, busy }),
+    sheet: daySheet({
+      procedure,
+      plan: { ...plan, minutes: { ...lastCoal({ fitOut, plant, used }, plan), ...plan.minutes } },
+      raise,
+      busy
+    }),
     raise,
     heating,
     level,
@@ -78,13 +84,6 @@ export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine =
     ),
     kit: kitFor(fitOut, procedure)
   };
-}
-
-/** The last coal goes on so long before the end as the bed takes to burn down at the day's work: minutes of that step. */
-function lastCoal({ fitOut, used }: Known, plant: Plant, { duty = usualDuty }: DayPlan): DayPlan['minutes'] {
-  const engine = { fitOut, plant, used };
-  if (!lastFire.when!(engine)) return {};
-  return { 'last-fire': Math.round(lastFire.work({ ...lastFire.usual(engine), duty }, engine).value / 60) };
 }
 
 /** What a saved sheet said, for whoever looks at many of them: ms since 1970. */

@@ -227,6 +227,10 @@ describe('order locks, whatever the engine and whatever order a keeper tries', (
             log = add(log, entry(n, 'tick', { step: now.step.key, outcome: 'done' }));
             continue;
           }
+          if (log.state.phase === 'Run' && !log.state.seen['running ends']) {
+            log = add(log, entry(n, 'observation', { seen: 'running ends' }));
+            continue;
+          }
           // What is waited for comes: pressure up while there is fire, down after it, and what tells where there is no gauge.
           const cooling = log.state.fire.outAt !== undefined;
           log = add(log, entry(n, 'reading', { pressure: cooling ? 0 : fitOut.workingPressure }));

@@ -13,7 +13,9 @@ export type Gate =
   | { readonly kind: 'pressure falls'; readonly atMost: number }
   | { readonly kind: 'seen'; readonly what: Observation }
   | { readonly kind: 'minutes'; readonly after: string; readonly minutes: number }
-  | { readonly kind: 'fire out' };
+  | { readonly kind: 'fire out' }
+  /** The running is ending: said so, or from the moment that the day sheet has it, ISO 8601. */
+  | { readonly kind: 'ending'; readonly from?: string };
 
 /** The pressure at which a gate is expected to open on the way up, Pa at the gauge; undefined where no pressure opens it. */
 export function opensAtPressure(gate: Gate, inSteam: number): number | undefined {

@@ -26,7 +26,9 @@
   function waits({ step, standing }: Placed): string {
     if (standing.is === 'waiting') {
       const when = opens?.(step);
-      return `${text(standing.waits[0] ?? '').replace(/^opens (at |when seen: |when it has fallen to )/, '')}${when ? ` · ${clock(when)}` : ''}`;
+      return `${text(standing.waits[0] ?? '')
+        .replace(/^opens (at |when seen: |when it has fallen to |when you say that )/, '')
+        .replace(/, or .*$/, '')}${when ? ` · ${clock(when)}` : ''}`;
     }
     if (standing.is === 'blocked') return 'not yet';
     return step.phase === phase ? '' : step.phase;

@@ -26,6 +26,7 @@
     ondone={foot.done}
     onskip={foot.skip}
     {onlift}
+    onending={() => foot.record('observation', { seen: 'running ends' })}
     opens={foot.forecast.opens}
     onback={() => foot.choose(undefined)}
   />

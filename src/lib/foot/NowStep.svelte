@@ -16,6 +16,7 @@
     ondone,
     onskip,
     onlift,
+    onending,
     onback
   }: {
     placed: Placed;
@@ -28,6 +29,7 @@
     ondone: (reason?: string) => void;
     onskip: (reason: string) => void;
     onlift?: () => void;
+    onending?: () => void;
     onback?: () => void;
   } = $props();
   const step = $derived(placed.step);
@@ -107,6 +109,8 @@
   {:else}
     {#if lacking && step.evidence === 'lift' && onlift}
       <button class="plain done" onclick={onlift}>Log the lift</button>
+    {:else if standing.is === 'waiting' && onending && step.gates.some((g) => g.kind === 'ending')}
+      <button class="plain done" onclick={onending}>The running ends</button>
     {:else}
       <button class="plain go done" disabled={standing.is !== 'open'} onclick={() => ondone()}>Done</button>
     {/if}

@@ -130,6 +130,7 @@ export const run: readonly StepRule[] = [
     what: 'Last fire: let it die with the running',
     how: 'Stop coaling so that the grate is nearly bare at the end. Keep enough to fill the glass.',
     why: 'Fire thrown away is fuel wasted; fire left over is an evening lost.',
+    gates: [{ kind: 'ending' }],
     ends: true,
     minutes: 10
   },
@@ -138,6 +139,7 @@ export const run: readonly StepRule[] = [
     what: 'Running ended',
     how: (f) => (wheels(f) ? 'Stopped where it can stay, brake on, chocked, mid gear, drains open.' : 'Stopped, load off, drains open.'),
     why: 'Shutting down starts while there is still pressure to do it with.',
+    gates: [{ kind: 'ending' }],
     opens: (f) => [
       ...(wheels(f) ? (['chocks'] as const) : []),
       ...(f.cylinders.drains === 'none' || f.cylinders.drains === 'steam' ? [] : (['drains'] as const))
