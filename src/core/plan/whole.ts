@@ -5,19 +5,7 @@ import { type Fit, heatingFrom, widthFrom } from '../learn';
 import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
 import { type Kit, kitFor } from './kit';
-import {
-  dayNeeds,
-  usualDuty,
-  fillOf,
-  fuelAndWater,
-  lastFire,
-  type Level,
-  needsPair,
-  type Pair,
-  startingSum,
-  type Used,
-  usualReserve
-} from '../sums';
+import { dayNeeds, usualDuty, fillOf, fuelAndWater, type Level, needsPair, type Pair, startingSum, type Used, usualReserve } from '../sums';
 import type { Figure } from '../units';
 import { withFill } from './fill';
 import { lastCoal } from './last-coal';
