@@ -1,3 +1,5 @@
+import type { FitOut } from '../engine';
+
 /**
  * The drills: what to do when something is wrong, in the order in which to do it. They work with no network and need no
  * reading. The club's own emergency rules come first where they differ.
@@ -5,6 +7,8 @@
 export interface Drill {
   readonly key: string;
   readonly title: string;
+  /** Engines that it can happen on; all when left out. */
+  readonly when?: (fitOut: FitOut) => boolean;
   readonly question?: {
     readonly ask: string;
     readonly answers: readonly { readonly answer: string; readonly steps: readonly string[]; readonly then?: string }[];
@@ -29,21 +33,25 @@ export const drills: readonly Drill[] = [
   },
   {
     key: 'glass',
+    when: (f) => f.glasses.length > 0,
     title: 'Glass broken',
     steps: ['Face away.', 'Both cocks shut, top first.', 'Use the other glass. No other glass: drop the fire.']
   },
   {
     key: 'blow-back',
+    when: (f) => f.fire.with === 'solid',
     title: 'Blow back',
     steps: ['Get clear of the door.', 'Blower on.', 'Door shut when the flame has gone back in.', 'Cool burns under clean running water.']
   },
   {
     key: 'gas',
+    when: (f) => f.fire.with === 'gas',
     title: 'Gas flame lost',
     steps: ['Gas off at the canister.', 'Air it for a counted minute.', 'Relight only when you know why.']
   },
   {
     key: 'spirit',
+    when: (f) => f.fire.with === 'spirit',
     title: 'Burning spirit spilt',
     steps: ['Children back.', 'Cover it: lid, damp cloth, extinguisher.', 'No water on burning spirit.']
   },
@@ -73,6 +81,7 @@ export const drills: readonly Drill[] = [
   },
   {
     key: 'runaway',
+    when: (f) => f.kind !== 'tabletop',
     title: 'Engine running away',
     steps: ['Regulator shut.', 'Brake. Reverser to mid gear.', 'Shout. People off the track.', 'Drains open.']
   }

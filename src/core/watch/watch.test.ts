@@ -304,6 +304,12 @@ describe('the drills', () => {
     expect(first([pressure(1, 60), bad])).toContain('injector');
     expect(first([pressure(1, 20), bad])).toContain('Nothing can be fed as it is now');
   });
+  it('only what can happen on an engine is offered for it', () => {
+    const keys = (name: string) => drills.filter((d) => d.when?.(fitOut(name)) ?? true).map((d) => d.key);
+    expect(keys('Snipe')).toEqual(['over-pressure', 'glass', 'blow-back', 'priming', 'stuck', 'scald', 'runaway']);
+    expect(keys('Water Rail')).toEqual(['over-pressure', 'gas', 'priming', 'stuck', 'scald', 'runaway']);
+    expect(keys('Tin Heron')).toEqual(['over-pressure', 'spirit', 'priming', 'stuck', 'scald']);
+  });
   it('says nothing of what the engine has not got', () => {
     const said = (name: string) => of(name, [lit]).flat().join(' ');
     expect(said('Water Rail')).not.toMatch(/feed now|damper|blower|fire door|glass|chimney/i);

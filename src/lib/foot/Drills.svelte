@@ -15,7 +15,7 @@
   }: { fitOut: FitOut; state: State; onclose: () => void; onanswer: (answer: LowWaterAnswer) => void } = $props();
   /** As the engine was when it was opened: what is read out does not change under the eye. */
   const low = untrack(() => lowWater(fitOut, state_));
-  const all = [low, ...drills];
+  const all = [low, ...drills.filter((d) => d.when?.(untrack(() => fitOut)) ?? true)];
   let dialog: HTMLDialogElement;
   let drill = $state<Drill>(low);
   let answer = $state<number>();
