@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { at, entry, fitOut, glass, lit, type Made, pressure, steaming } from '../../../tests/made';
 import { type FitOut, patterns } from '../engine';
 import { add } from '../log';
-import { psi } from '../units';
-import { drills, due, glance, lowWater, nextGlance, warnings } from '.';
+import { printMarks, psi, usualUnits } from '../units';
+import { attended, drills, due, glance, lowWater, nextGlance, warnings } from '.';
 
 describe('warnings: few, ranked, each with its first action', () => {
   // Little Bittern: 90 psi, lowest ¼, ceiling ¾, looked at every three minutes.
@@ -279,6 +279,22 @@ describe('what is due', () => {
   });
 });
 
+describe('who has it', () => {
+  it('a fault that bars it is run down in the words of its fire, and an engine that was never lit has nobody to keep it', () => {
+    const barred = (name: string) =>
+      warnings(fitOut(name), steaming(name, [lit, glass(1, 0.5), [1, 'fault', { text: 'Weeps', forbids: 'steaming' }]]).state, at(2)).find(
+        (w) => w.key === 'barred'
+      )!.first;
+    expect(barred('Snipe')).toMatch(/^Run it down: nothing more on the fire,/);
+    expect(barred('Old Scoop')).toMatch(/^Run it down: fire down,/);
+    const { state } = steaming('Little Bittern', [pressure(0, 40)]);
+    expect(attended(state)).toBe(false);
+    const out: Made[] = [lit, [1, 'fire', { act: 'out' }]];
+    expect(attended(steaming('Little Bittern', [...out, pressure(2, 3)]).state)).toBe(false);
+    expect(attended(steaming('Little Bittern', [...out, pressure(2, 3.1)]).state)).toBe(true);
+  });
+});
+
 describe('the drills', () => {
   const of = (name: string, made: Made[] = [], changes: Partial<FitOut> = {}) =>
     lowWater({ ...fitOut(name), ...changes }, steaming(name, made).state).question!.answers.map((a) => a.steps);
@@ -309,6 +325,48 @@ describe('the drills', () => {
     expect(keys('Snipe')).toEqual(['over-pressure', 'glass', 'blow-back', 'priming', 'stuck', 'scald', 'runaway']);
     expect(keys('Water Rail')).toEqual(['over-pressure', 'gas', 'priming', 'stuck', 'scald', 'runaway']);
     expect(keys('Tin Heron')).toEqual(['over-pressure', 'spirit', 'priming', 'stuck', 'scald']);
+  });
+  it('is read out for each kind of engine as it has to be done', () => {
+    expect(of('Peat Presser', [lit, pressure(1, 80)])).toEqual([
+      ['Feed now, gently: injector.', 'Blower down, damper in: ask less of the fire.', 'Keep your eyes on the glass until it rises.'],
+      [
+        'Still not rising: fire out now, while water shows.',
+        'Drop the fire, or smother it with sand or ash.',
+        'Blower off.',
+        'Watch the glass. Gone from sight: answer No.'
+      ],
+      [
+        'Do not feed.',
+        'Drop the fire, or smother it with sand or ash.',
+        'Blower off.',
+        'Fire door shut. Damper shut. Chimney closed off.',
+        'Leave the regulator as it is.',
+        'People back.',
+        'Let it cool. Open nothing.'
+      ]
+    ]);
+    expect(of('Snipe', [lit])[0]![1]).toBe('Blower down: ask less of the fire.');
+    expect(of('Old Scoop', [lit])[0]).toEqual([
+      'Feed now, gently: hand pump.',
+      'Burner down.',
+      'Keep your eyes on the glass until it rises.'
+    ]);
+    expect(of('Lantern', [lit])[0]).toEqual([
+      'Nothing can be fed as it is now: fire out while water still shows.',
+      'Off at the switch.',
+      'Keep your eyes on the glass.'
+    ]);
+    expect(of('Tin Heron', [lit])).toEqual([
+      ['Keep to its time, and not a minute over.', 'In doubt: burner out from under, flame out.'],
+      ['Fire out now.', 'Burner out from under, flame out.', 'Let it cool. Open nothing.'],
+      ['Do not feed.', 'Burner out from under, flame out.', 'Leave the regulator as it is.', 'People back.', 'Let it cool. Open nothing.']
+    ]);
+    const asked = lowWater(fitOut('Water Rail'), steaming('Water Rail', [lit]).state).question!;
+    expect(asked.ask).toBe('Is there water in the boiler? There is no glass to tell.');
+    expect(printMarks(asked.answers[0]!.then!, usualUnits)).toMatch(/^Its run is \d+\u2009min from the match\.$/);
+    expect(
+      lowWater({ ...fitOut('Water Rail'), runLimit: null }, steaming('Water Rail', [lit]).state).question!.answers[0]
+    ).not.toHaveProperty('then');
   });
   it('says nothing of what the engine has not got', () => {
     const said = (name: string) => of(name, [lit]).flat().join(' ');
