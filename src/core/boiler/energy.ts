@@ -59,7 +59,7 @@ export function pressureAt(t: EnergyTable, T: number): number {
 /** Room above the water at a temperature, m³. */
 export const spaceAt = (t: EnergyTable, T: number): number => t.space[Math.min(t.space.length - 1, Math.max(0, Math.round(T - t.from)))]!;
 
-/** Of an atmosphere over cold water, what is air and no vapour, Pa. */
+/** Of an atmosphere over cold water, what is air, Pa: the rest is the vapour of water of 16 °C (IAPWS-IF97). */
 const dry = (atmosphere: number) => atmosphere - 1825;
 
 /**

@@ -356,7 +356,13 @@ export const fitOutField = group('Fit-out', {
     kind: choice('Kind of water', { tap: 'tap', rain: 'rain', softened: 'softened', distilled: 'distilled or deionised' }),
     treatment: choice('Treatment', { none: 'none', tank: 'in the tank', boiler: 'in the boiler' })
   }),
-  altitude: quantity('Altitude where it is steamed', 'altitude', 0, 5000, '0 at the sea. The higher, the hotter it is at the same needle.'),
+  altitude: quantity(
+    'Altitude where it is steamed',
+    'altitude',
+    0,
+    5000,
+    '0 at the sea. The higher the place, the less hot the water is at the same needle.'
+  ),
   storage: choice('Stored', { dry: 'dry and open', full: 'full and treated' }),
   comesOff: text('Parts that come off for transport', 0, 300),
   pace: maybe(

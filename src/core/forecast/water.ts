@@ -52,14 +52,13 @@ const stale = 45 * 60;
 /** Looks that come faster than this are hardly looks of their own, s. */
 const own = 20;
 
-const fedBetween = (fed: readonly Fed[], a: number, b: number) =>
-  fed.reduce((sum, f) => sum + f.rate * Math.max(0, Math.min(b, f.to ?? b) - Math.max(a, f.from)), 0);
+/** What one feed gave between two moments, kg. */
+const gave = (f: Fed, a: number, b: number) => f.rate * Math.max(0, Math.min(b, f.to ?? b) - Math.max(a, f.from));
+const fedBetween = (fed: readonly Fed[], a: number, b: number) => fed.reduce((sum, f) => sum + gave(f, a, b), 0);
 
 /** How far it may lie from that, kg. */
 const unsureBetween = (fed: readonly Fed[], a: number, b: number) =>
-  Math.sqrt(
-    fed.reduce((sum, f) => sum + ((f.unsure ?? doubt.feed) * f.rate * Math.max(0, Math.min(b, f.to ?? b) - Math.max(a, f.from))) ** 2, 0)
-  );
+  Math.sqrt(fed.reduce((sum, f) => sum + ((f.unsure ?? doubt.feed) * gave(f, a, b)) ** 2, 0));
 
 /** What is tracked: water, kg; ln of its use, kg/s, of the day and what the work of the moment adds; gain of the feeds; what all looks have wrong alike, of the glass. */
 const [kg, use, work, gain, alike] = [0, 1, 2, 3, 4];

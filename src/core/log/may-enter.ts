@@ -66,7 +66,7 @@ const stillHot = ({ pressure }: Log['state']): string[] =>
     : [];
 
 /** Why an engine may not be left by a signature now. */
-export const mayNotLeave = (state: Log['state']): string[] => [...forbidden('leave', state), ...stillHot(state)];
+const mayNotLeave = (state: Log['state']): string[] => [...forbidden('leave', state), ...stillHot(state)];
 
 /** What the log must bear out before it is said: that a step is done, that the engine can be left. */
 function notBorneOut(entry: Entry, { state, context }: Log): NotEntered | undefined {

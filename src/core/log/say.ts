@@ -11,7 +11,7 @@ export function say({ kind, body }: Pick<Entry, 'kind' | 'body'>, units: UnitCho
   return verbatim ? line : line.replace(/^\p{L}/u, (c) => c.toUpperCase());
 }
 
-/** Why the log did not bear out a tick when it was told; undefined for everything else. */
+/** Why the log did not bear out a tick or a match when it was told; undefined for everything else. */
 export function againstOf(entry: Entry, state: State): string | undefined {
   if (entry.kind === 'fire' && entry.body.act === 'light' && state.fire.litAt === entry.at) return state.fire.against;
   if (entry.kind !== 'tick') return undefined;

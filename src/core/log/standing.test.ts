@@ -25,6 +25,12 @@ describe('may it be done?', () => {
         const shown = Number(/to? ?([\d.]+)/.exec(printMarks(waits(g, g === gate ? 0 : psi(50))!, units).replace('opens at', 'to'))![1]);
         expect(waits(g, toSi(shown, 'pressure', units.pressure)), `${shown} ${units.pressure}`).toBeUndefined();
       }
+    // What was read before the match, or never, is not down.
+    const down = (made: Made[]) => waitsFor(falls, steaming('Little Bittern', made).state, procedure, at(9));
+    expect(down([])).toBeUndefined();
+    expect(down([lit])).toContain('fallen');
+    expect(down([pressure(-5, 0), lit])).toContain('fallen');
+    expect(down([lit, pressure(5, 0)])).toBeUndefined();
     expect(waits(gate, psi(12.5))).toBeDefined();
     expect(waits(falls, psi(2))).toBeDefined();
   });

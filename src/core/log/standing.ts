@@ -21,6 +21,10 @@ export type Standing =
 /** A pressure is shown rounded, to a pound or a tenth of a bar: a gate opens at what it is shown as. Half a tenth of a bar, Pa. */
 const roundedTo = 5000;
 
+/** A needle that was read before the match says nothing of what was raised since: where it was lit, it is down when it was seen to be. */
+const isDown = ({ pressure, fire: { litAt } }: State, atMost: number): boolean =>
+  pressure === undefined ? litAt === undefined : pressure.value <= atMost && (litAt === undefined || pressure.at >= litAt);
+
 /**
  * What a gate still waits for, in words; undefined when it is open.
  * @param now ms since 1970
@@ -30,9 +34,7 @@ export function waitsFor(gate: Gate, state: State, procedure: Procedure, now: nu
     case 'pressure':
       return state.pressure && state.pressure.value >= gate.atLeast - roundedTo ? undefined : `opens at ${mark(gate.atLeast, 'pressure')}`;
     case 'pressure falls':
-      return state.pressure && state.pressure.value > gate.atMost + roundedTo
-        ? `opens when it has fallen to ${mark(gate.atMost, 'pressure')}`
-        : undefined;
+      return isDown(state, gate.atMost + roundedTo) ? undefined : `opens when it has fallen to ${mark(gate.atMost, 'pressure')}`;
     case 'seen':
       return state.seen[gate.what] ? undefined : `opens when seen: ${observations[gate.what]}`;
     case 'minutes': {

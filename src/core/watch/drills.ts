@@ -1,4 +1,9 @@
 import type { FitOut } from '../engine';
+import type { Bodies } from '../log';
+
+/** What each answer says: water is seen and low; it was fed and does not rise; no water is seen. */
+export type LowWaterAnswer = 'seen' | 'does not rise' | 'not seen';
+type Fault = Bodies['fault'];
 
 /**
  * The drills: what to do when something is wrong, in the order in which to do it. They work with no network and need no
@@ -11,7 +16,14 @@ export interface Drill {
   readonly when?: (fitOut: FitOut) => boolean;
   readonly question?: {
     readonly ask: string;
-    readonly answers: readonly { readonly answer: string; readonly steps: readonly string[]; readonly then?: string }[];
+    readonly answers: readonly {
+      readonly says: LowWaterAnswer;
+      readonly answer: string;
+      readonly steps: readonly string[];
+      readonly then?: string;
+      /** What is to be put right before it is worked again: raised as a fault. */
+      readonly fault?: Fault;
+    }[];
   };
   readonly steps?: readonly string[];
   readonly then?: string;

@@ -11,16 +11,13 @@ const fireOut: Record<FitOut['fire']['with'], string> = {
   electric: 'Off at the switch.'
 };
 
-/** What each answer says: water is seen and low; it was fed and does not rise; no water is seen. */
-export type LowWaterAnswer = 'seen' | 'does not rise' | 'not seen';
-export const lowWaterAnswers: readonly LowWaterAnswer[] = ['seen', 'does not rise', 'not seen'];
-
 /** The low-water drill of one engine as it is now: it names the feed that can be worked, and nothing that this engine has not got. */
 export function lowWater(f: FitOut, state: State): Drill {
   const [feed, other] = feedsNow(f, state);
   const solid = f.fire.with === 'solid';
   const damper = f.fire.with === 'solid' && f.fire.damper;
   const glass = f.glasses.length > 0;
+  const canBeFed = f.feeds.some((x) => x.plumbed && x.kind !== 'bottle');
   const less = !solid
     ? f.fire.with === 'gas'
       ? ['Burner down.']
@@ -39,6 +36,7 @@ export function lowWater(f: FitOut, state: State): Drill {
       ask: glass ? 'Can you see water in the glass?' : 'Is there water in the boiler? There is no glass to tell.',
       answers: [
         {
+          says: 'seen',
           answer: glass ? 'Yes, I see it, but it is low' : 'Yes, I measured it and the time is not up',
           steps: seen,
           ...(glass
@@ -47,17 +45,28 @@ export function lowWater(f: FitOut, state: State): Drill {
               ? {}
               : { then: `Its run is ${mark(f.runLimit, 'time')} from the match.` })
         },
+        // Where nothing feeds, nobody feeds in vain.
+        ...(canBeFed
+          ? [
+              {
+                says: 'does not rise' as const,
+                answer: glass ? 'I see it, I feed, and it does not rise' : 'I feed, and do not know that it goes in',
+                steps: [
+                  ...(other ? [`Once: ${feedWords(other)}.`] : []),
+                  glass ? 'Still not rising: fire out now, while water shows.' : 'Fire out now.',
+                  ...out,
+                  glass ? 'Watch the glass. Gone from sight: answer No.' : 'Let it cool. Open nothing.'
+                ],
+                then: 'Why it did not go in is found before it is worked again: the feed, its clack, its tank. Joram raises a fault for it.',
+                fault: {
+                  text: `Low water: fed, and ${glass ? 'the glass did not rise' : 'not known to go in'}. Feeds to be proven before it is worked again.`,
+                  forbids: 'passengers' as const
+                }
+              }
+            ]
+          : []),
         {
-          answer: glass ? 'I see it, I feed, and it does not rise' : 'I feed, and do not know that it goes in',
-          steps: [
-            ...(other ? [`Once: ${feedWords(other)}.`] : []),
-            glass ? 'Still not rising: fire out now, while water shows.' : 'Fire out now.',
-            ...out,
-            glass ? 'Watch the glass. Gone from sight: answer No.' : 'Let it cool. Open nothing.'
-          ],
-          then: 'Why it did not go in is found before anybody rides again: the feed, its clack, its tank. Joram raises a fault for it.'
-        },
-        {
+          says: 'not seen',
           answer: glass ? 'No, or it is in the bottom nut' : 'No, or I do not know',
           steps: [
             'Do not feed.',
@@ -67,7 +76,11 @@ export function lowWater(f: FitOut, state: State): Drill {
             'People back.',
             'Let it cool. Open nothing.'
           ],
-          then: `The boiler${f.fusiblePlug ? ' and its plug are' : ' is'} examined before the next fire. Joram raises a fault that bars this engine until someone entitled clears it.`
+          then: `The boiler${f.fusiblePlug ? ' and its plug are' : ' is'} examined before the next fire. Joram raises a fault that bars this engine until someone entitled clears it.`,
+          fault: {
+            text: `Low water: ${glass ? 'no water seen in the glass' : 'not known that there is water in it'}. Boiler${f.fusiblePlug ? ' and plug' : ''} to be examined before the next fire.`,
+            forbids: 'steaming'
+          }
         }
       ]
     }

@@ -87,14 +87,19 @@ const rules: readonly Rule[] = [
           since: state.glass.at
         }
       : undefined,
-  ({ fire }, state) => {
+  ({ fire, kind, feeds }, state) => {
     const bar = state.faults.find((x) => x.forbids === 'steaming');
     return bar && inSteam(state)
       ? {
           key: 'barred',
           rank: 'look',
           what: `Not to be steamed: “${bar.text}”`,
-          first: `Run it down: ${fire.with === 'solid' ? 'nothing more on the fire' : 'fire down'}, nobody carried, water kept up, then fire out. An owner, a steward or an examiner clears it.`,
+          first: `Run it down: ${[
+            fire.with === 'solid' ? 'nothing more on the fire' : 'fire down',
+            ...(kind === 'tank locomotive' || kind === 'tender locomotive' ? ['nobody carried'] : []),
+            ...(feeds.some((x) => x.plumbed && x.kind !== 'bottle') ? ['water kept up'] : []),
+            'then fire out'
+          ].join(', ')}. An owner, a steward or an examiner clears it.`,
           since: bar.at
         }
       : undefined;

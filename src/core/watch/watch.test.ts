@@ -286,7 +286,9 @@ describe('who has it', () => {
         (w) => w.key === 'barred'
       )!.first;
     expect(barred('Snipe')).toMatch(/^Run it down: nothing more on the fire,/);
-    expect(barred('Old Scoop')).toMatch(/^Run it down: fire down,/);
+    expect(barred('Snipe')).toContain('nobody carried, water kept up, then fire out.');
+    expect(barred('Old Scoop')).toMatch(/^Run it down: fire down, water kept up, then fire out\./);
+    expect(barred('Lantern')).toMatch(/^Run it down: fire down, then fire out\./);
     const { state } = steaming('Little Bittern', [pressure(0, 40)]);
     expect(attended(state)).toBe(false);
     const out: Made[] = [lit, [1, 'fire', { act: 'out' }]];
@@ -358,7 +360,6 @@ describe('the drills', () => {
     ]);
     expect(of('Tin Heron', [lit])).toEqual([
       ['Keep to its time, and not a minute over.', 'In doubt: burner out from under, flame out.'],
-      ['Fire out now.', 'Burner out from under, flame out.', 'Let it cool. Open nothing.'],
       ['Do not feed.', 'Burner out from under, flame out.', 'Leave the regulator as it is.', 'People back.', 'Let it cool. Open nothing.']
     ]);
     const asked = lowWater(fitOut('Water Rail'), steaming('Water Rail', [lit]).state).question!;
@@ -367,6 +368,19 @@ describe('the drills', () => {
     expect(
       lowWater({ ...fitOut('Water Rail'), runLimit: null }, steaming('Water Rail', [lit]).state).question!.answers[0]
     ).not.toHaveProperty('then');
+  });
+  it('what it was answered is what is raised as a fault, in words that are true of the engine; where nothing feeds nobody feeds in vain', () => {
+    const answers = (name: string) => lowWater(fitOut(name), steaming(name, [lit]).state).question!.answers;
+    expect(answers('Peat Presser').map((a) => [a.says, a.fault?.forbids])).toEqual([
+      ['seen', undefined],
+      ['does not rise', 'passengers'],
+      ['not seen', 'steaming']
+    ]);
+    expect(answers('Tin Heron').map((a) => a.says)).toEqual(['seen', 'not seen']);
+    expect(answers('Lantern').map((a) => a.says)).toEqual(['seen', 'not seen']);
+    expect(answers('Peat Presser')[2]!.fault!.text).toContain('Boiler and plug to be examined');
+    expect(answers('Snipe')[2]!.fault!.text).toBe('Low water: no water seen in the glass. Boiler to be examined before the next fire.');
+    expect(answers('Tin Heron')[1]!.fault!.text).not.toContain('glass');
   });
   it('says nothing of what the engine has not got', () => {
     const said = (name: string) => of(name, [lit]).flat().join(' ');

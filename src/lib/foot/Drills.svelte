@@ -3,7 +3,7 @@
   import type { FitOut } from '$core/engine';
   import type { State } from '$core/log';
   import { printMarks } from '$core/units';
-  import { type Drill, drills, lowWater, type LowWaterAnswer, lowWaterAnswers } from '$core/watch';
+  import { type Drill, drills, lowWater } from '$core/watch';
   import { unitChoice } from '../sheet/unit-choice';
   import { onMount, untrack } from 'svelte';
 
@@ -12,7 +12,12 @@
     state: state_,
     onclose,
     onanswer
-  }: { fitOut: FitOut; state: State; onclose: () => void; onanswer: (answer: LowWaterAnswer) => void } = $props();
+  }: {
+    fitOut: FitOut;
+    state: State;
+    onclose: () => void;
+    onanswer: (answer: NonNullable<Drill['question']>['answers'][number]) => void;
+  } = $props();
   /** As the engine was when it was opened: what is read out does not change under the eye. */
   const low = untrack(() => lowWater(fitOut, state_));
   const all = [low, ...drills.filter((d) => d.when?.(untrack(() => fitOut)) ?? true)];
@@ -26,7 +31,7 @@
   onMount(() => dialog.showModal());
   function choose(i: number) {
     answer = i;
-    onanswer(lowWaterAnswers[i]!);
+    onanswer(drill.question!.answers[i]!);
   }
 </script>
 
@@ -38,7 +43,7 @@
   {#if drill.question && answer === undefined}
     <p class="ask">{drill.question.ask}</p>
     <div class="answers">
-      {#each drill.question.answers as a, i (a.answer)}<button class="plain" class:worst={i === 2} onclick={() => choose(i)}
+      {#each drill.question.answers as a, i (a.answer)}<button class="plain" class:worst={a.says === 'not seen'} onclick={() => choose(i)}
           >{a.answer}</button
         >{/each}
     </div>

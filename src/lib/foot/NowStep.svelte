@@ -99,7 +99,7 @@
     >
       <label for="excuse">Why was not all of it seen? It stays in the record.</label>
       <div class="line">
-        <input class="field" id="excuse" bind:value={reason} maxlength="300" placeholder="Set over the other, which holds it" /><button
+        <input class="field" id="excuse" bind:value={reason} maxlength="300" placeholder="What was not seen, and why" /><button
           class="plain"
           disabled={!reason.trim()}>Done, with that</button
         >

@@ -3,7 +3,7 @@ import { glassReading, type Maker, mayNotEnter, standing, unskipped } from '$cor
 import type { ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
 import type { Glass } from '$core/units';
-import { due, type LowWaterAnswer, warnings } from '$core/watch';
+import { type Drill, due, warnings } from '$core/watch';
 import { clubNow, isoOf } from '../outbox/club-time';
 import type { Made } from '../outbox/made';
 import { ticking } from '../sheet/clock.svelte';
@@ -46,6 +46,8 @@ export class Footplate {
   refusal = $state<string>();
 
   readonly log = $derived.by(() => this.steaming.log);
+  /** Entries that were made: what is only acknowledged has said nothing new. */
+  readonly #said = $derived(this.log.entries.length);
   readonly state = $derived(this.log.state);
   readonly due = $derived.by(() => due(this.procedure, this.state, this.now));
   readonly alarms = $derived.by(() => warnings(this.fitOut, this.state, this.now));
@@ -71,7 +73,7 @@ export class Footplate {
     this.#maker = { name: member.name, may: (right) => rights.includes(right) };
     this.#time = ticking(now, 1000);
     $effect(() => {
-      void this.log;
+      void this.#said;
       this.refusal = undefined;
     });
   }
@@ -128,19 +130,9 @@ export class Footplate {
       : this.record('thing', { thing, open: false });
 
   /** What the low-water drill was answered is logged as it was answered. */
-  lowWater = (answer: LowWaterAnswer): void => {
-    if (answer === 'not seen')
-      void this.enter([
-        { kind: 'reading', body: glassReading('not seen', this.state) },
-        {
-          kind: 'fault',
-          body: { text: 'Low water: no water seen in the glass. Boiler and plug to be examined before the next fire.', forbids: 'steaming' }
-        }
-      ]);
-    if (answer === 'does not rise')
-      this.record('fault', {
-        text: 'Low water: fed, and the glass did not rise. Feeds to be proven before anybody rides.',
-        forbids: 'passengers'
-      });
+  lowWater = ({ says, fault }: NonNullable<Drill['question']>['answers'][number]): void => {
+    if (!fault) return;
+    const notSeen: Made[] = says === 'not seen' ? [{ kind: 'reading', body: glassReading('not seen', this.state) }] : [];
+    void this.enter([...notSeen, { kind: 'fault', body: fault }]);
   };
 }
