@@ -17,6 +17,16 @@ function provenBy({ fill, most, refused }: Level, { vessel }: Plant): Proof | un
 /** Where water is proven before there is fire. */
 const filled = ['fill', 'water-and-valves'];
 
+/** How water goes in, by how much there is of it: from m³ on, so many m³ a minute: syringe, funnel and bottle, bucket, hose. */
+const pours = [
+  [0, 0.0001],
+  [0.001, 0.0015],
+  [0.02, 0.006],
+  [0.1, 0.012]
+] as const;
+/** Beside the pouring: looking, and what is opened and shut for it, min. */
+const toPour = 2;
+
 /** A procedure whose filling step asks for this level: a sheet and its steps must not name two. */
 export const withFill = (procedure: Procedure, level: Level, plant: Plant): Procedure => ({
   ...procedure,
@@ -24,9 +34,11 @@ export const withFill = (procedure: Procedure, level: Level, plant: Plant): Proc
     const proof = filled.includes(step.key) ? provenBy(level, plant) : undefined;
     const s = proof ? { ...step, proof } : step;
     if (s.key !== 'fill') return s;
-    const volume = mark(fillOf(level, plant), 'volume');
+    const cold = fillOf(level, plant);
+    const volume = mark(cold, 'volume');
+    const minutes = toPour + Math.ceil(cold / pours.findLast(([from]) => cold >= from)![1]);
     return level.fill.kind === 'glass'
-      ? { ...s, what: `Fill to ${printGlass(level.fill.value)} of the glass`, how: `About ${volume} if it is empty. ${s.how}` }
-      : { ...s, what: `Fill with ${volume}, measured` };
+      ? { ...s, minutes, what: `Fill to ${printGlass(level.fill.value)} of the glass`, how: `About ${volume} if it is empty. ${s.how}` }
+      : { ...s, minutes, what: `Fill with ${volume}, measured` };
   })
 });

@@ -1,6 +1,6 @@
-import type { FitOut } from '../engine';
+import { type FitOut, inSteamAt } from '../engine';
 import { library, libraryVersion } from './library';
-import type { Gate, Phase, Procedure, Step, StepRule } from './step';
+import { type Gate, opensAtPressure, type Phase, type Procedure, type Step, type StepRule } from './step';
 
 const of = <T>(value: T | ((f: FitOut) => T), fitOut: FitOut): T =>
   typeof value === 'function' ? (value as (f: FitOut) => T)(fitOut) : value;
@@ -47,27 +47,48 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
     ...(rule.away ? { away: true } : {}),
     must: rule.must ?? false,
     ...(rule.ends ? { ends: true } : {}),
-    minutes: rule.minutes,
+    minutes: of(rule.minutes, fitOut),
     who: rule.who ?? 'keeper',
     materials: of(rule.materials ?? [], fitOut)
   };
 }
+
+/** The pressure from which each step can be done on the way up, Pa: its own gate’s, and never less than that of what it needs. */
+export function opensFrom(steps: readonly Step[], fitOut: FitOut): ReadonlyMap<string, number> {
+  const inSteam = inSteamAt(fitOut);
+  const from = new Map<string, number>();
+  for (const { key, gates, needs } of steps)
+    from.set(key, Math.max(0, ...gates.map((g) => opensAtPressure(g, inSteam) ?? 0), ...needs.map((need) => from.get(need) ?? 0)));
+  return from;
+}
+
+/** Phases in which the needle climbs: whatever an engine’s own figures are, no step stands behind one that opens at more. */
+const rising: ReadonlySet<Phase> = new Set(['Raise', 'Prove']);
+
+const risen = (steps: readonly Step[], fitOut: FitOut): readonly Step[] => {
+  const from = opensFrom(steps, fitOut);
+  // What waits for nothing belongs behind the step it stands behind in the library.
+  let place = 0;
+  const placed = steps.map((step) => ({ step, place: (place = from.get(step.key) || place) }));
+  return placed.sort((a, b) => a.place - b.place).map(({ step }) => step);
+};
 
 /**
  * The procedure that fits an engine: the library's steps whose fit-out it has, in the library's order, worded for it.
  * A step never waits for one that this engine does not have.
  */
 export function compose(fitOut: FitOut): Procedure {
-  const steps = library.flatMap(({ phase, rules }) =>
-    rules.filter((rule) => rule.when?.(fitOut) ?? true).map((rule) => step(rule, phase, fitOut))
-  );
-  const has = new Set(steps.map((s) => s.key));
-  return {
-    library: libraryVersion,
-    steps: steps.map((s) => ({
-      ...s,
-      needs: s.needs.filter((key) => has.has(key)),
-      gates: s.gates.filter((g) => g.kind !== 'minutes' || has.has(g.after))
-    }))
-  };
+  const has = new Set(library.flatMap(({ rules }) => rules.filter((rule) => rule.when?.(fitOut) ?? true).map((rule) => rule.key)));
+  const steps = library.flatMap(({ phase, rules }) => {
+    const composed = rules
+      .filter((rule) => has.has(rule.key))
+      .map((rule) => step(rule, phase, fitOut))
+      .map((s) => ({
+        ...s,
+        needs: s.needs.filter((key) => has.has(key)),
+        gates: s.gates.filter((g) => g.kind !== 'minutes' || has.has(g.after))
+      }));
+    return rising.has(phase) ? risen(composed, fitOut) : composed;
+  });
+  return { library: libraryVersion, steps };
 }

@@ -132,7 +132,7 @@ export interface StepRule {
   readonly away?: boolean;
   readonly must?: boolean;
   readonly ends?: boolean;
-  readonly minutes: number;
+  readonly minutes: Of<number>;
   readonly who?: Step['who'];
   readonly materials?: Of<readonly string[]>;
 }

@@ -1,22 +1,29 @@
-import { mark } from '../../units';
-import { printGlass } from '../../units';
+import type { FitOut } from '../../engine';
+import { mark, printGlass } from '../../units';
 import type { StepRule } from '../step';
 import {
   bores,
   both,
   byHose,
+  capital,
   carries,
   drains,
   electric,
-  feeds,
   filledThroughTop,
   glass,
   hasFeed,
+  listed,
   lubricated,
   not,
+  sentences,
+  turned,
   valveOut,
   wheels
 } from './fits';
+
+const tankage = (f: FitOut) => f.tanks.reduce((sum, t) => sum + t.capacity, 0);
+/** m³ a minute: by bucket or a garden’s hose. */
+const byBucket = 0.012;
 
 /** Water and oil in, engine held still. */
 export const fillAndOil: readonly StepRule[] = [
@@ -24,10 +31,16 @@ export const fillAndOil: readonly StepRule[] = [
     key: 'water-kind',
     what: (f) => `Water to hand: ${f.water.kind}`,
     how: (f) =>
+      sentences(
+        f.tanks.length > 0 ? 'Enough for the fill and the tanks.' : 'Enough for the fill.',
+        f.water.treatment === 'none'
+          ? 'No treatment for this engine.'
+          : `Treatment goes in the ${f.water.treatment}, dosed for the water actually changed: note the product, dose and litres.`
+      ),
+    why: (f) =>
       f.water.treatment === 'none'
-        ? 'Enough for the fill and the tanks. No treatment for this engine.'
-        : `Enough for the fill and the tanks. Treatment goes in the ${f.water.treatment}, dosed for the water actually changed: note the product, dose and litres.`,
-    why: 'Scale is laid down a steaming at a time, and treatment guessed at makes the boiler foam.',
+        ? 'Scale is laid down a steaming at a time.'
+        : 'Scale is laid down a steaming at a time, and treatment guessed at makes the boiler foam.',
     minutes: 3,
     who: 'either'
   },
@@ -62,7 +75,7 @@ export const fillAndOil: readonly StepRule[] = [
     key: 'hose-on',
     when: byHose,
     what: 'Filling hose on, then its valve open',
-    how: 'Vent or top opening first, then the hose, then the valve. Someone stays with it.',
+    how: (f) => `${f.vent ? 'Vent' : 'Top opening'} first, then the hose, then the valve. Someone stays with it.`,
     why: 'In any other order it empties itself over you.',
     opens: ['hose'],
     minutes: 2
@@ -113,7 +126,10 @@ export const fillAndOil: readonly StepRule[] = [
     when: (f) => f.vent && !filledThroughTop(f),
     what: 'Vent shut, or cracked until steam shows',
     how: 'Say which: Joram keeps an open vent on the list.',
-    why: 'Air left in the boiler makes the gauge read before there is steam.',
+    why: (f) =>
+      f.gauge
+        ? 'Air left in the boiler makes the gauge read before there is steam.'
+        : 'Air left in the boiler passes for steam until it is let out.',
     closes: ['vent'],
     minutes: 1
   },
@@ -124,7 +140,11 @@ export const fillAndOil: readonly StepRule[] = [
     how: (f) =>
       hasFeed('hand pump')(f)
         ? 'A few strokes of the hand pump: the level must move and stay.'
-        : 'Rock the engine or blow gently at the drain: the level must move and come back.',
+        : f.mass < 60
+          ? 'Rock the engine: the level must move and come back.'
+          : f.glasses.some((g) => g.blowThrough)
+            ? 'Open its drain for a moment: the level must fall and come back.'
+            : 'Pour a little more in: the level must move.',
     why: 'A glass that does not move is a picture of a glass.',
     needs: ['fill'],
     minutes: 1
@@ -133,8 +153,8 @@ export const fillAndOil: readonly StepRule[] = [
     key: 'hand-pump',
     when: hasFeed('hand pump'),
     what: 'Hand pump proven',
-    how: 'Water goes to the boiler: feel it push back, and see the glass move.',
-    why: 'It is the feed that works with no steam and no wheels turning.',
+    how: (f) => `Water goes to the boiler: feel it push back${glass(f) ? ', and see the glass move' : ''}.`,
+    why: (f) => `It is the feed that works with no steam${wheels(f) ? ' and no wheels turning' : ''}.`,
     needs: ['fill'],
     minutes: 2
   },
@@ -143,13 +163,13 @@ export const fillAndOil: readonly StepRule[] = [
     when: (f) => f.tanks.length > 0,
     what: (f) => `${f.tanks.map((t) => t.name).join(' and ')} filled`,
     how: (f) =>
-      `Holds ${mark(
-        f.tanks.reduce((s, t) => s + t.capacity, 0),
-        'volume'
-      )}. Log the litres. Cool water: an injector will not take it warm.`,
+      sentences(
+        `Holds ${mark(tankage(f), 'volume')}. Log how full it stands.`,
+        hasFeed('injector')(f) && 'Cool water: an injector will not take it warm.'
+      ),
     why: 'The tank is how far you can go.',
     sets: [{ tank: 1 }],
-    minutes: 5,
+    minutes: (f) => Math.max(3, Math.round(tankage(f) / byBucket)),
     who: 'either'
   },
   {
@@ -203,7 +223,7 @@ export const fillAndOil: readonly StepRule[] = [
         : 'Now, or in the wait when the oil runs warm: it is the same round, and it is done once.',
     chore: true,
     kept: true,
-    minutes: 8,
+    minutes: (f) => Math.max(3, Math.round(0.8 * f.lubrication.length + 2)),
     who: 'either',
     materials: ['motion oil', 'oil can']
   },
@@ -211,21 +231,26 @@ export const fillAndOil: readonly StepRule[] = [
     key: 'hold-regulator',
     what: 'Regulator shut',
     how: 'Feel it against its stop.',
-    why: 'An engine left in gear with a leaking regulator moves off by itself as pressure comes.',
+    why: 'With a leaking regulator it moves off by itself as pressure comes.',
     sets: [{ valve: 'regulator', open: 0 }],
     minutes: 1,
     must: true
   },
   {
     key: 'hold-gear',
-    when: (f) => f.cylinders.reverser !== 'none' || f.drive !== 'direct',
+    when: (f) => f.cylinders.reverser !== 'none' || f.drive === 'gears' || f.drive === 'clutch',
     what: (f) =>
-      f.drive === 'gears'
-        ? 'Out of gear, reverser in the middle'
-        : f.drive === 'clutch'
-          ? 'Clutch out, reverser in the middle'
-          : 'Reverser in mid gear',
-    how: 'Try it: catch home, engine does not take up.',
+      capital(
+        listed(
+          [
+            f.drive === 'gears' ? 'out of gear' : f.drive === 'clutch' && 'clutch out',
+            f.cylinders.reverser !== 'none' && 'reverser in mid gear'
+          ],
+          'and'
+        )
+      ),
+    how: (f) =>
+      f.cylinders.reverser === 'lever' ? 'Try it: catch home, engine does not take up.' : 'Try it: the engine does not take up.',
     why: 'Held still means held in three ways.',
     opens: (f) => (f.drive === 'gears' || f.drive === 'clutch' ? ['gear'] : []),
     minutes: 1
@@ -253,16 +278,16 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'bypass',
-    when: (f) => feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump').length > 0,
+    when: (f) => turned(f).some((x) => x.bypassShutSendsTo !== 'none'),
     what: 'Pump bypass: water goes to the tank',
     how: (f) => {
-      const pump = feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump')[0]!;
+      const pump = turned(f).find((x) => x.bypassShutSendsTo !== 'none')!;
       return pump.bypassShutSendsTo === 'boiler'
         ? 'On this engine the bypass handle open sends it to the tank, shut sends it to the boiler.'
         : 'On this engine the bypass handle shut sends it to the tank, open sends it to the boiler.';
     },
-    why: 'You choose when cold water goes in, not the wheels.',
-    sets: (f) => feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump').map((x) => ({ feed: x.name, to: 'tank' as const })),
+    why: 'You choose when cold water goes in, not the motion.',
+    sets: (f) => turned(f).flatMap((x) => (x.bypassShutSendsTo === 'none' ? [] : [{ feed: x.name, to: 'tank' as const }])),
     minutes: 1
   },
   {

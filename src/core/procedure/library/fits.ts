@@ -24,7 +24,8 @@ export const both =
   (f: FitOut) =>
     tests.every((test) => test(f));
 export const not = (test: (f: FitOut) => boolean) => (f: FitOut) => !test(f);
-export const bores = (f: FitOut) => f.fire.with === 'solid' && f.fire.chimneyBores === 2;
+/** A second bore to be plugged while the fan draws on the first. */
+export const bores = (f: FitOut) => fan(f) && f.fire.with === 'solid' && f.fire.chimneyBores === 2;
 export const fan = (f: FitOut) => f.fire.with === 'solid' && f.fire.draught === 'fan';
 export const air = (f: FitOut) => f.fire.with === 'solid' && f.fire.draught === 'compressed air';
 export const damper = (f: FitOut) => f.fire.with === 'solid' && f.fire.damper;
@@ -60,3 +61,49 @@ export const changeover = (f: FitOut): number =>
       : (f.fire.blower ?? psi(30));
 /** Blow-down pressure: 20 to 30 psi, and never more than a third of working pressure for small boilers. */
 export const blowDownAt = (f: FitOut): number => Math.min(psi(25), f.workingPressure / 3);
+
+/** Sentences that hold for this engine, one after the other. */
+export const sentences = (...of: readonly (string | false | undefined)[]): string => of.filter(Boolean).join(' ');
+/** As it is said in a sentence: “a”, “a and b”, “a, b and c”. */
+export const listed = (of: readonly (string | false | undefined)[], and = 'and'): string => {
+  const said = of.filter((x): x is string => Boolean(x));
+  return said.length < 2 ? said.join('') : `${said.slice(0, -1).join(', ')} ${and} ${said.at(-1)!}`;
+};
+/** With a capital, at the head of a sentence. */
+export const capital = (said: string): string => said.replace(/^\p{L}/u, (c) => c.toUpperCase());
+export const pumps = (f: FitOut) => f.feeds.some((x) => x.plumbed && x.kind.endsWith('pump'));
+/** A pump that the engine turns. */
+export const turned = (f: FitOut) => feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump');
+/** A feed whose water goes to the boiler or back to the tank. */
+export const bypassed = (f: FitOut) => f.feeds.some((x) => x.plumbed && x.bypassShutSendsTo !== 'none');
+/** What holds it where it stands. */
+export const held = (f: FitOut): string =>
+  capital(
+    listed([
+      f.brakes.length > 0 && 'brake on',
+      wheels(f) && 'chocked',
+      f.drive === 'gears' ? 'out of gear' : f.drive === 'clutch' ? 'clutch out' : !wheels(f) && 'nothing in its way'
+    ])
+  );
+/** What lets steam or air out at the top, for a moment, and does no work. */
+export const outlet = (f: FitOut) => (f.whistle ? 'whistle' : f.vent ? 'vent' : solid(f) ? 'blower' : 'regulator');
+
+/** Can be turned by hand: put out of gear, its clutch out, or standing on no wheels. What weighs tonnes is turned by its flywheel, if at all. */
+export const turning = (f: FitOut): boolean => f.drive === 'gears' || f.drive === 'clutch' || !wheels(f);
+/**
+ * How the water leaves after a day: hot for the sludge, or cool; undefined where it stays in. A boiler that is to be stored dry has to be
+ * run out, whatever else its owner does.
+ */
+export const emptied = (f: FitOut): 'hot' | 'cool' | undefined =>
+  !f.blowDown || (f.storage === 'full' && f.habits.blowDown === 'full') ? undefined : f.habits.blowDown === 'hot' ? 'hot' : 'cool';
+/** What breaks the vacuum of a boiler that has cooled. */
+export const openedCold = (f: FitOut) => (f.vent ? 'vent' : outlet(f));
+/** Filled for the night while there is pressure to do it, and left so. */
+export const kept = (f: FitOut): boolean => f.storage === 'full' && emptied(f) === undefined && glass(f) && fed(f);
+/** What it burns, as it is called on the shovel. */
+export const fuelOf = (f: FitOut): string =>
+  f.fire.with !== 'solid' ? '' : f.fire.fuel === 'charcoal' || f.fire.fuel === 'wood' ? f.fire.fuel : 'coal';
+/** Feeds that work with the boiler in steam. */
+export const feedsAt = (f: FitOut) => f.feeds.filter((x) => x.plumbed && x.kind !== 'bottle');
+/** Any feed that works with the boiler in steam. */
+export const fed = (f: FitOut): boolean => feedsAt(f).length > 0;

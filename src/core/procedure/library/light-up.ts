@@ -1,5 +1,5 @@
 import type { StepRule } from '../step';
-import { air, bores, both, damper, electric, fan, gas, glass, not, solid, spirit } from './fits';
+import { air, bores, both, capital, damper, electric, fan, fed, fuelOf, gas, glass, listed, not, sentences, solid, spirit } from './fits';
 
 /** From the last check to a fire that stays in. Water and valves are proven before fire, always. */
 export const lightUp: readonly StepRule[] = [
@@ -18,9 +18,15 @@ export const lightUp: readonly StepRule[] = [
     key: 'fire-kit',
     when: not(electric),
     what: 'Extinguisher to hand, bottles capped and away',
-    how: 'Spills wiped. Lighting fluid, lamp oil and spare gas ten paces off.',
+    how: (f) =>
+      `Spills wiped. ${capital(listed([solid(f) && 'lighting fluid', spirit(f) && 'what is left of the fuel', f.lamps && 'lamp oil', gas(f) && 'spare gas']))} ten paces off.`,
     why: 'The next thing you do is strike a match.',
-    caution: 'Never petrol. Never relight soaked wood in a hot firebox without a pause to air it.',
+    caution: (f) =>
+      solid(f)
+        ? 'Never petrol. Never relight soaked fuel in a hot firebox without a pause to air it.'
+        : spirit(f)
+          ? 'Never petrol.'
+          : undefined,
     must: true,
     minutes: 2,
     materials: ['extinguisher']
@@ -78,14 +84,18 @@ export const lightUp: readonly StepRule[] = [
     how: 'A gentle hiss in the smokebox.',
     why: 'It draws the fire until steam can.',
     minutes: 1,
-    opens: ['hose']
+    opens: ['air hose']
   },
   {
     key: 'match',
     when: solid,
     what: 'Light it',
-    how: 'At the door end, then let the draught carry it forward. Door to a crack. Lighting from a burning shovel, the fan comes off while it goes in.',
-    why: 'The time is logged from here: the boiler can only lose water from now until the first feed works.',
+    how: (f) =>
+      sentences(
+        'At the door end, then let the draught carry it forward. Door to a crack.',
+        fan(f) && f.habits.draught === 'before' && 'Lighting from a burning shovel, the fan comes off while it goes in.'
+      ),
+    why: (f) => `The time is logged from here: the boiler can only lose water from now${fed(f) ? ' until the first feed works' : ' on'}.`,
     caution: 'Stand to one side of the door.',
     needs: ['water-and-valves', 'fire-kit', 'plug-in'],
     act: 'light',
@@ -98,7 +108,7 @@ export const lightUp: readonly StepRule[] = [
     key: 'fan-on-after',
     when: both(fan, (f) => f.habits.draught === 'after'),
     what: 'Fan on the chimney',
-    how: 'As soon as the flame has hold of the wood.',
+    how: 'As soon as the flame has hold of the start fuel.',
     why: 'Draught after the match, so that the start fuel is not blown out. The other school starts the fan first.',
     opens: ['fan'],
     needs: ['match'],
@@ -110,7 +120,7 @@ export const lightUp: readonly StepRule[] = [
     what: (f) =>
       f.fire.with === 'solid' && f.fire.start === 'charcoal' ? 'Charcoal well alight, all over' : 'Start fuel well alight, all over',
     how: 'Door shut. Look after three or four minutes, not before.',
-    why: 'Coal put on a fire that is not ready puts it out.',
+    why: 'What is put on a fire that is not ready puts it out.',
     needs: ['match'],
     gates: [{ kind: 'minutes', after: 'match', minutes: 3 }],
     sees: 'start fuel alight',
@@ -120,15 +130,15 @@ export const lightUp: readonly StepRule[] = [
   {
     key: 'first-coal',
     when: both(solid, (f) => f.fire.with === 'solid' && f.fire.start !== 'wood'),
-    what: (f) => (f.fire.with === 'solid' && f.fire.fuel === 'charcoal' ? 'More charcoal, a little' : 'First coal, a little'),
+    what: (f) => (fuelOf(f) === 'coal' ? 'First coal, a little' : `More ${fuelOf(f)}, a little`),
     how: (f) =>
-      `Nuts of ${f.size === 'full' ? 'a fist' : f.size === 'medium' ? 'a walnut' : 'a hazelnut'} or so, where it is brightest. Each charge alight before the next.`,
-    why: 'A tenth at a time keeps the bed hot. A whole bed of cold coal at once puts out a small fire.',
+      `Pieces of ${f.size === 'full' ? 'a fist' : f.size === 'medium' ? 'a walnut' : 'a hazelnut'} or so, where it is brightest. Each charge alight before the next.`,
+    why: 'A tenth at a time keeps the bed hot. A whole bed of cold fuel at once puts out a small fire.',
     needs: ['alight'],
     gates: [{ kind: 'seen', what: 'start fuel alight' }],
-    sets: (f) => [{ fuel: f.fire.with === 'solid' && f.fire.fuel === 'charcoal' ? 'charcoal' : 'coal' }],
+    sets: (f) => [{ fuel: fuelOf(f) }],
     minutes: 3,
-    materials: ['coal', 'shovel']
+    materials: (f) => [fuelOf(f), 'shovel']
   },
   {
     key: 'gas-light',
@@ -178,8 +188,11 @@ export const lightUp: readonly StepRule[] = [
     key: 'mains-on',
     when: electric,
     what: 'Mains on',
-    how: 'Vent shut, valve shut, then switch on.',
-    why: 'From here the thermostat decides, and you watch it.',
+    how: (f) => `${f.vent ? 'Vent shut, regulator shut' : 'Regulator shut'}, then switch on.`,
+    why: (f) =>
+      f.fire.with === 'electric' && f.fire.thermostat === 'none'
+        ? 'From here you are what switches it off.'
+        : 'From here the thermostat decides, and you watch it.',
     needs: ['water-and-valves', 'electrics', 'element-covered'],
     act: 'light',
     opens: ['mains', 'fire'],

@@ -2,6 +2,8 @@ import type { StepRule } from '../step';
 import {
   both,
   bores,
+  bypassed,
+  capital,
   carries,
   damper,
   drains,
@@ -9,11 +11,15 @@ import {
   gas,
   glass,
   hasFeed,
+  listed,
+  lubricated,
   names,
   not,
   p,
+  pumps,
   rails,
   road,
+  sentences,
   solid,
   spirit,
   wheels
@@ -31,7 +37,8 @@ export const lookOver: readonly StepRule[] = [
   {
     key: 'carried',
     what: 'Read what was left from last time',
-    how: 'Open faults, steps missed, how the boiler was left: wet or dry, wicks, joints, ash.',
+    how: (f) =>
+      `Open faults, steps missed, how the boiler was left: ${listed(['wet or dry', lubricated('wick')(f) && 'wicks', 'joints', solid(f) && 'ash'])}.`,
     why: 'What was forgotten last time comes first this time.',
     minutes: 2
   },
@@ -132,7 +139,8 @@ export const lookOver: readonly StepRule[] = [
         /^./,
         (c) => c.toUpperCase()
       ),
-    why: 'An injector is stopped by a grain of dirt, a pump by a hair under its ball.',
+    why: (f) =>
+      `${capital(listed([hasFeed('injector')(f) && 'an injector is stopped by a grain of dirt', pumps(f) && 'a pump by a hair under its ball'])).replace('A pump by', 'A pump is stopped by')}.`,
     minutes: 5
   },
   {
@@ -229,22 +237,29 @@ export const lookOver: readonly StepRule[] = [
   {
     key: 'tender-look',
     when: both((f) => f.kind === 'tender locomotive', rails),
-    what: 'Tender: pipes, sieve, bypass',
-    how: 'Both water pipes on and clipped, sieve in, bypass turns. Say out loud which way sends water to the boiler.',
-    why: 'A bypass handle tells you nothing. Know where the water goes.',
+    what: (f) => `Tender: pipes, sieve${bypassed(f) ? ', bypass' : ''}`,
+    how: (f) =>
+      sentences(
+        `Both water pipes on and clipped, sieve in${bypassed(f) ? ', bypass turns' : ''}.`,
+        bypassed(f) && 'Say out loud which way sends water to the boiler.'
+      ),
+    why: (f) =>
+      bypassed(f)
+        ? 'A bypass handle tells you nothing. Know where the water goes.'
+        : 'What is not joined here is not missed until it is wanted.',
     minutes: 2
   },
   {
     key: 'joint-look',
     when: not(solid),
-    what: 'Burner or element clean and seated',
+    what: (f) => `${electric(f) ? 'Element' : 'Burner'} clean and seated`,
     how: (f) =>
       gas(f)
         ? 'Jet clear, burner square in its place.'
         : electric(f)
           ? 'No scale thicker than a card on the element.'
           : 'Burner tray clean and dry.',
-    why: 'A burner out of place heats what it should not.',
+    why: (f) => (electric(f) ? 'Scale keeps its heat in until it burns through.' : 'A burner out of place heats what it should not.'),
     minutes: 2
   }
 ];

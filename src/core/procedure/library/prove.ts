@@ -1,5 +1,27 @@
 import type { StepRule } from '../step';
-import { both, carries, drains, electric, feeds, gas, glass, hasFeed, names, not, p, solid, spirit, wheels, wp } from './fits';
+import {
+  both,
+  carries,
+  damper,
+  drains,
+  electric,
+  fed,
+  feeds,
+  gas,
+  glass,
+  hasFeed,
+  held,
+  listed,
+  names,
+  not,
+  p,
+  sentences,
+  solid,
+  spirit,
+  turning,
+  wheels,
+  wp
+} from './fits';
 
 /** Before it moves: what is fitted is not yet what works. */
 export const prove: readonly StepRule[] = [
@@ -7,7 +29,7 @@ export const prove: readonly StepRule[] = [
     key: 'blow-through',
     when: (f) => f.glasses.some((g) => g.blowThrough),
     what: (f) => (f.glasses.length > 1 ? 'Blow through both glasses' : 'Blow through the glass'),
-    how: 'Drain open: steam and water both rush. Shut it: the water returns briskly.',
+    how: 'Its cock open: steam and water both rush. Shut it: the water returns briskly.',
     why: 'A choked passage shows a level that is not there. A slow return is a blocked one.',
     caution: 'Face away from the glass, hand behind its guard.',
     gates: (f) => wp(f, 0.4),
@@ -40,8 +62,8 @@ export const prove: readonly StepRule[] = [
     proves: (f) => feeds(f, 'hand pump', 'steam pump').map((x) => x.name),
     when: (f) => feeds(f, 'hand pump', 'steam pump').length > 0,
     what: (f) => `Prove the ${names(feeds(f, 'hand pump', 'steam pump'))}`,
-    how: 'Water to the boiler. Feel each stroke bite, see the glass answer.',
-    why: 'Fitted is not proven. The club’s rule is usually two proven feeds before the public rides.',
+    how: (f) => `Water to the boiler. Feel each stroke bite${glass(f) ? ', see the glass answer' : ''}.`,
+    why: (f) => sentences('Fitted is not proven.', carries(f) && 'The club’s rule is usually two proven feeds before the public rides.'),
     gates: (f) => wp(f, 0.5),
     minutes: 2
   },
@@ -51,7 +73,13 @@ export const prove: readonly StepRule[] = [
     what: (f) => (f.safetyValves.length > 1 ? 'See each safety valve lift and reseat' : 'See the safety valve lift and reseat'),
     how: (f) => `Set at ${f.safetyValves.map((v) => p(v.set)).join(' and ')}. Log where each opens and where it shuts. Stand clear.`,
     why: 'A tap shows that a valve moves, not where it lifts.',
-    caution: (f) => `If the pressure passes ${p(f.workingPressure * 1.1)} and nothing lifts: fire down, damper shut, feed, people back.`,
+    caution: (f) =>
+      `If the pressure passes ${p(f.workingPressure * 1.1)} and nothing lifts: ${listed([
+        { solid: 'fire down', gas: 'gas off', spirit: 'burner out', electric: 'off at the switch' }[f.fire.with],
+        damper(f) && 'damper shut',
+        fed(f) && glass(f) && 'feed if the glass shows water',
+        'people back'
+      ])}.`,
     gates: (f) => wp(f, 0.94),
     evidence: 'lift',
     proof: (f) => ({ kind: 'lifts', valves: f.safetyValves.length }),
@@ -63,7 +91,7 @@ export const prove: readonly StepRule[] = [
     when: not((f) => f.gauge),
     what: 'Relief valve feathers',
     how: 'Log the feather. Then the pressure is about the valve’s setting.',
-    why: 'It is the only gauge there is.',
+    why: 'Nothing else on it tells how far the pressure has come.',
     sees: 'feather',
     minutes: 1
   },
@@ -81,7 +109,7 @@ export const prove: readonly StepRule[] = [
     when: (f) => f.whistle && not(spirit)(f),
     what: 'Whistle: drain it, then sound it',
     how: 'Away from people’s ears.',
-    why: 'You will need it before you need the brake.',
+    why: 'What gargles or is stuck is no warning to anybody.',
     gates: (f) => wp(f, 0.5),
     sets: [{ valve: 'whistle', open: 1, then: 0 }],
     minutes: 1
@@ -89,7 +117,7 @@ export const prove: readonly StepRule[] = [
   {
     key: 'blower-proof',
     when: solid,
-    what: 'Blower and damper answer',
+    what: (f) => (damper(f) ? 'Blower and damper answer' : 'Blower answers'),
     how: 'Blower up: the fire lifts. Blower down: it settles.',
     why: 'The blower keeps the flame inside when the regulator shuts.',
     gates: (f) => wp(f, 0.5),
@@ -121,7 +149,14 @@ export const prove: readonly StepRule[] = [
     when: (f) => f.cylinders.drains !== 'none' && not(spirit)(f),
     what: 'Warm the cylinders through',
     how: (f) =>
-      `Brake on or out of gear, drains open. Crack the regulator; see every drain really pass water, then wait for vapour. Turn by hand with the valve shut. Both directions.${f.cylinders.drains === 'chest' ? ' This engine drains only its steam chest: be slower.' : ''}`,
+      sentences(
+        `${held(f)}, drains open.`,
+        `Crack the regulator${f.cylinders.reverser === 'none' ? '' : ', in both gears'}; see every drain really pass water, then shut it and wait for vapour.`,
+        turning(f) ? 'Turn it by hand, only with the regulator shut.' : 'Then a wheel’s turn each way, once the way is clear.',
+        (f.cylinders.drains === 'steam' || f.cylinders.drains === 'steam isolated') &&
+          'Drains worked by steam may not open before there is load.',
+        f.cylinders.drains === 'chest' && 'This engine drains only its steam chest: be slower.'
+      ),
     why: 'Water does not compress. What it meets breaks.',
     caution: 'Hands out of the motion while the regulator is open.',
     gates: (f) => wp(f, 0.6),
@@ -135,9 +170,10 @@ export const prove: readonly StepRule[] = [
     key: 'warm-gently',
     when: not(drains),
     what: 'Warm through with no drains',
-    how: 'A breath of steam, turn by hand, stop, wait. Again, until what comes out is dry.',
+    how: (f) =>
+      `A breath of steam, ${turning(f) ? 'turn it by hand' : 'push it a turn of its wheels'}, stop, wait. Again, until what comes out is dry.`,
     why: 'Without drains the water has only one way out: past the valve, a little at a time.',
-    caution: 'If it locks, stop. Do not force the flywheel.',
+    caution: 'If it locks, stop. Do not force it.',
     act: 'admit steam',
     sees: 'vapour',
     sets: [{ valve: 'regulator', open: 0.1, then: 0 }],
@@ -182,8 +218,7 @@ export const prove: readonly StepRule[] = [
   {
     key: 'fit-to-run',
     what: 'Fit to run: keeper’s word',
-    how: (f) =>
-      `${glass(f) ? 'Water seen. ' : ''}Valves seen. ${feeds(f, 'injector', 'hand pump', 'axle pump', 'crosshead pump', 'crankshaft pump', 'steam pump').length > 1 ? 'Two feeds proven, or say why one is enough today. ' : ''}Nothing left open that should be shut.`,
+    how: (f) => sentences(glass(f) && 'Water seen.', 'Valves seen.', fed(f) && 'Feeds proven.', 'Nothing left open that should be shut.'),
     why: 'You say it, not the book. Joram lists what was seen and what was not.',
     needs: [
       'blow-through',

@@ -1,5 +1,28 @@
 import type { StepRule } from '../step';
-import { both, cooled, drains, gas, lubricated, not, road, solid, wheels } from './fits';
+import {
+  both,
+  capital,
+  carries,
+  cooled,
+  drains,
+  electric,
+  emptied,
+  feeds,
+  fuelOf,
+  gas,
+  glass,
+  kept,
+  listed,
+  lubricated,
+  not,
+  pumps,
+  road,
+  sentences,
+  solid,
+  spirit,
+  turning,
+  wheels
+} from './fits';
 
 /** Clean, dry, covered, written down. */
 export const putAway: readonly StepRule[] = [
@@ -27,7 +50,7 @@ export const putAway: readonly StepRule[] = [
   {
     key: 'burner-clean',
     when: not(solid),
-    what: 'Burner or element dry and clean',
+    what: (f) => `${electric(f) ? 'Element' : 'Burner'} dry and clean`,
     how: (f) => (gas(f) ? 'Canister off, weighed, capped.' : 'Dry, no scale, covered.'),
     why: 'So that next time starts from something known.',
     minutes: 3
@@ -44,9 +67,18 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'drain-all',
-    what: 'Tanks, pipes and pumps drained',
+    what: (f) => `${capital(listed([f.tanks.length > 0 && 'tanks', 'pipes', pumps(f) && 'pumps']))} drained`,
     how: (f) =>
-      `${f.tanks.length ? `${f.tanks.map((t) => t.name).join(', ')}, ` : ''}pumps, injectors, ${f.exhaust === 'separator' ? 'oil separator, ' : f.exhaust === 'condensate' ? 'condensate tank, ' : ''}all cocks left open.`,
+      `${capital(
+        listed([
+          ...f.tanks.map((t) => t.name.toLowerCase()),
+          pumps(f) && 'pumps',
+          feeds(f, 'injector').length > 0 && 'injectors',
+          f.exhaust === 'separator' && 'oil separator',
+          f.exhaust === 'condensate' && 'condensate tank',
+          'all cocks left open'
+        ])
+      )}.`,
     why: 'Anything left wet in frost is split by it. If you leave it wet, write where.',
     gates: cooled,
     needs: ['vacuum'],
@@ -56,7 +88,7 @@ export const putAway: readonly StepRule[] = [
     key: 'rust',
     when: both(drains),
     what: 'Oil against rust',
-    how: 'Bores and bright work wiped while warm. A few turns by hand.',
+    how: (f) => sentences('Bores and bright work wiped while warm.', turning(f) && 'A few turns by hand.'),
     why: 'Bright steel is brown in a night.',
     gates: cooled,
     minutes: 5,
@@ -72,23 +104,35 @@ export const putAway: readonly StepRule[] = [
     minutes: 2
   },
   {
+    key: 'refill',
+    when: (f) => f.storage === 'full' && !kept(f),
+    what: 'Fill it again for the time it stands',
+    how: (f) => `Cold, with treated water${glass(f) ? ', to the top of the glass' : ', until it stands in the opening'}.`,
+    why: (f) =>
+      emptied(f) ? 'It was run out for the sludge, and is left full.' : 'It is left full, and nothing could fill it while it was hot.',
+    gates: cooled,
+    needs: ['vacuum', 'cool-drain'],
+    evidence: 'glass reading',
+    minutes: 5
+  },
+  {
     key: 'boiler-state',
     what: (f) => (f.storage === 'full' ? 'Boiler left full and treated' : 'Boiler left dry and open'),
     how: (f) =>
-      f.storage === 'full' ? 'To the top of the glass with treated water, cocks shut.' : 'Drained, all openings open, air through it.',
+      f.storage === 'full'
+        ? `${glass(f) ? 'To the top of the glass' : 'To the top'} with treated water, cocks shut.`
+        : 'Drained, all openings open, air through it.',
     why: (f) =>
-      f.shell.material === 'steel'
-        ? 'Steel rusts at the water line: all of it wet and treated, or all of it dry.'
-        : 'Half wet is the worst of both.',
+      f.shell.material === 'steel' ? 'Steel rusts at the water line: all of it wet, or all of it dry.' : 'Half wet is the worst of both.',
     gates: cooled,
-    needs: ['vacuum'],
+    needs: ['vacuum', 'refill'],
     closes: ['vent', 'drains', 'isolator', 'cladding'],
     minutes: 3
   },
   {
     key: 'road-cover',
     when: both(road, wheels),
-    what: 'Chimney covered, brake on, chocked',
+    what: (f) => `Chimney covered, ${f.brakes.length ? 'brake on, ' : ''}chocked`,
     how: 'Rain goes down chimneys.',
     why: 'Soot and rain make acid.',
     closes: ['chocks', 'gear'],
@@ -106,14 +150,22 @@ export const putAway: readonly StepRule[] = [
   {
     key: 'used',
     what: 'Fuel, water and oil used',
-    how: 'Coal by the bucket, water by the tank, canister by its weight. Log it as a note if you measured it.',
+    how: (f) =>
+      `${capital(
+        listed([
+          solid(f) && `${fuelOf(f)} by the bucket`,
+          f.tanks.length > 0 ? 'water by the tank' : 'water by the measure',
+          gas(f) && 'canister by its weight',
+          spirit(f) && 'fuel by the charge'
+        ])
+      )}. Log what you measured.`,
     why: 'The next day’s quantities come from this one’s.',
     minutes: 2
   },
   {
     key: 'faults-written',
     what: 'Faults written down while remembered',
-    how: 'Each with what it forbids: steaming, passengers, or nothing.',
+    how: (f) => `Each with what it forbids: steaming, ${carries(f) ? 'passengers, ' : ''}or nothing.`,
     why: 'A fault not written is found again by the next person, under pressure.',
     minutes: 3
   }

@@ -1,18 +1,40 @@
 import { mark } from '../../units';
 import type { StepRule } from '../step';
-import { both, carries, drains, feeds, gas, glass, hasFeed, not, road, solid, spirit, wheels } from './fits';
+import {
+  both,
+  capital,
+  carries,
+  damper,
+  drains,
+  fed,
+  feeds,
+  gas,
+  glass,
+  hasFeed,
+  kept,
+  listed,
+  not,
+  rails,
+  road,
+  sentences,
+  solid,
+  spirit,
+  turned,
+  wheels
+} from './fits';
 
 /** Moving or working. */
 export const run: readonly StepRule[] = [
   {
     key: 'first-move',
     when: wheels,
-    what: 'Line clear, whistle, move off gently',
+    what: (f) => `${rails(f) ? 'Line' : 'Way'} clear, ${f.whistle ? 'whistle' : 'call out'}, move off gently`,
     how: (f) =>
-      f.drive === 'gears'
-        ? 'In gear with the engine still. Chocks away, brake off, regulator a crack.'
-        : 'Chocks away, brake off, regulator a crack.',
-    why: 'People look up at a whistle. They do not look up at a drip.',
+      sentences(
+        f.drive === 'gears' ? 'In gear with the engine still.' : f.drive === 'clutch' && 'Clutch in with the engine still.',
+        `${capital(listed([(f.brakes.length > 0 || f.mass > 5) && 'chocks away', f.brakes.length > 0 && 'brake off', 'regulator a crack']))}.`
+      ),
+    why: (f) => (f.whistle ? 'People look up at a whistle. They do not look up at a drip.' : 'What makes no sound is not seen coming.'),
     closes: ['chocks', 'gear'],
     needs: ['fit-to-run'],
     act: 'move',
@@ -51,12 +73,16 @@ export const run: readonly StepRule[] = [
   },
   {
     key: 'axle-pump',
-    proves: (f) => feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump').map((x) => x.name),
-    when: hasFeed('axle pump', 'crosshead pump', 'crankshaft pump'),
-    what: (f) => `Prove the ${feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump')[0]!.name.toLowerCase()}: water to the boiler`,
+    proves: (f) => turned(f).map((x) => x.name),
+    when: (f) => turned(f).length > 0,
+    what: (f) => `Prove the ${turned(f)[0]!.name.toLowerCase()}: water to the boiler`,
     how: (f) => {
-      const shut = feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump')[0]!.bypassShutSendsTo === 'boiler';
-      return `Bypass ${shut ? 'shut' : 'open'} on this engine. The glass must rise or hold; then set it for a level that holds.`;
+      const { bypassShutSendsTo } = turned(f)[0]!;
+      return sentences(
+        bypassShutSendsTo !== 'none' && `Bypass ${bypassShutSendsTo === 'boiler' ? 'shut' : 'open'} on this engine.`,
+        glass(f) ? 'The glass must rise or hold.' : 'Feel it bite at each turn.',
+        bypassShutSendsTo !== 'none' && 'Then set it for a level that holds.'
+      );
     },
     why: 'It works only while the engine turns: this is the first time it can be proven.',
     needs: ['first-move', 'first-turn'],
@@ -65,10 +91,15 @@ export const run: readonly StepRule[] = [
   {
     key: 'glass-habit',
     when: glass,
-    what: 'Glass before every coal and every hill',
+    what: (f) => (solid(f) ? `Glass before every firing${wheels(f) ? ' and every hill' : ''}` : 'Glass at its interval'),
     how: (f) =>
-      `Log it at least every ${f.size === 'full' ? 'ten' : f.size === 'medium' ? 'five' : 'three'} minutes. Feed a little and often, while the fire is bright, never at the foot of a bank. On a slope the glass reads false: read it on the level.`,
-    why: 'A cold slug costs pressure you will want on the bank.',
+      sentences(
+        `Log it at least every ${f.size === 'full' ? 'ten' : f.size === 'medium' ? 'five' : 'three'} minutes.`,
+        fed(f) &&
+          `Feed a little and often${solid(f) ? ', while the fire is bright' : ''}${wheels(f) ? ', never at the foot of a bank' : ''}.`,
+        wheels(f) && 'On a slope the glass reads false: read it on the level.'
+      ),
+    why: (f) => (fed(f) ? 'A cold slug costs pressure you will want later.' : 'Nothing can be put in: what is in it is what there is.'),
     evidence: 'glass reading',
     minutes: 5
   },
@@ -76,14 +107,15 @@ export const run: readonly StepRule[] = [
     key: 'fire-habit',
     when: solid,
     what: 'Fire thin, bright and even',
-    how: 'Little and often on the bright places. Blower on whenever the regulator shuts. Too much steam: feed if there is room, damper, blower off, and the door last.',
+    how: (f) =>
+      `Little and often on the bright places. Blower on whenever the regulator shuts. Too much steam: ${fed(f) ? 'feed if there is room, ' : ''}${damper(f) ? 'damper, ' : ''}blower off, and the door last.`,
     why: 'With the regulator shut and no blower the flame looks for the way you are standing.',
     minutes: 10
   },
   {
     key: 'lube-habit',
     when: (f) => f.lubrication.some((x) => x.every < 7200),
-    what: 'Lubricator and oil by running time',
+    what: 'Oil by running time',
     how: (f) =>
       `The shortest interval is ${mark(Math.min(...f.lubrication.map((x) => x.every)), 'time')}: ${f.lubrication.reduce((a, b) => (b.every < a.every ? b : a)).point.toLowerCase()}.`,
     why: 'A dry bore is heard when it is too late.',
@@ -93,8 +125,8 @@ export const run: readonly StepRule[] = [
   {
     key: 'passengers',
     when: carries,
-    what: 'Passengers: seating, guard, brake test, speed',
-    how: 'Feet in, bags in, guard’s signal, brake tried in the first ten yards.',
+    what: (f) => `Passengers: seating, guard${f.brakes.length ? ', brake test' : ''}, speed`,
+    how: (f) => `Feet in, bags in, guard’s signal${f.brakes.length ? ', brake tried in the first ten yards' : ''}.`,
     why: 'They trust you. They have not read this.',
     act: 'carry',
     minutes: 4
@@ -103,7 +135,7 @@ export const run: readonly StepRule[] = [
     key: 'road-run',
     when: road,
     what: 'Gear changes standing; steersman briefed',
-    how: 'Stop, mid gear, pin, try. Walk-around at every stop.',
+    how: (f) => `Stop, ${f.cylinders.reverser === 'none' ? '' : 'mid gear, '}pin, try. Walk-around at every stop.`,
     why: 'A heavy engine between gears is a runaway on any slope.',
     minutes: 4
   },
@@ -111,8 +143,11 @@ export const run: readonly StepRule[] = [
     key: 'run-limit',
     when: (f) => f.runLimit !== null,
     what: (f) => `Stop within ${mark(f.runLimit!, 'time')} of lighting`,
-    how: 'Fuel out first, then water. Time it from the match.',
-    why: 'There is no glass and no feed: the clock is the glass.',
+    how: 'The fuel is to be out before the water. Time it from the match.',
+    why: (f) =>
+      glass(f)
+        ? 'Nothing can be put in while it is hot.'
+        : 'Nothing shows the level, and nothing can be put in while it is hot: the clock tells.',
     caution: 'A run is never stretched. Cool to nothing before opening.',
     minutes: 5
   },
@@ -128,7 +163,7 @@ export const run: readonly StepRule[] = [
     key: 'last-fire',
     when: solid,
     what: 'Last fire: let it die with the running',
-    how: 'Stop coaling so that the grate is nearly bare at the end. Keep enough to fill the glass.',
+    how: (f) => sentences('Stop firing so that the grate is nearly bare at the end.', kept(f) && 'Keep enough to fill the glass.'),
     why: 'Fire thrown away is fuel wasted; fire left over is an evening lost.',
     gates: [{ kind: 'ending' }],
     ends: true,
@@ -137,7 +172,16 @@ export const run: readonly StepRule[] = [
   {
     key: 'run-end',
     what: 'Running ended',
-    how: (f) => (wheels(f) ? 'Stopped where it can stay, brake on, chocked, mid gear, drains open.' : 'Stopped, load off, drains open.'),
+    how: (f) =>
+      `${capital(
+        listed([
+          wheels(f) ? 'stopped where it can stay' : 'stopped, load off',
+          f.brakes.length > 0 && 'brake on',
+          wheels(f) && 'chocked',
+          f.cylinders.reverser !== 'none' && 'mid gear',
+          drains(f) && f.cylinders.drains !== 'steam' && 'drains open'
+        ])
+      )}.`,
     why: 'Shutting down starts while there is still pressure to do it with.',
     gates: [{ kind: 'ending' }],
     opens: (f) => [
@@ -153,7 +197,8 @@ export const run: readonly StepRule[] = [
     when: spirit,
     what: 'Flame out by itself',
     how: 'Let the charge burn out. Do not blow at it.',
-    why: 'Blown spirit is spilt spirit.',
+    why: (f) =>
+      f.fire.with === 'spirit' && f.fire.fuel === 'tablets' ? 'A tablet blown at breaks up alight.' : 'Blown at, it spills alight.',
     minutes: 3
   }
 ];

@@ -1,14 +1,37 @@
 import type { StepRule } from '../step';
-import { blowDownAt, cooled, damper, drains, electric, gas, glass, lubricated, p, solid, spirit } from './fits';
+import {
+  blowDownAt,
+  capital,
+  cooled,
+  damper,
+  drains,
+  electric,
+  emptied,
+  feedsAt,
+  gas,
+  kept,
+  listed,
+  lubricated,
+  openedCold,
+  p,
+  sentences,
+  solid,
+  spirit,
+  turning
+} from './fits';
 
 /** Fire out, pressure away, on its own terms. */
 export const shutDown: readonly StepRule[] = [
   {
     key: 'fill-last',
-    when: (f) => glass(f) && f.feeds.some((x) => x.kind !== 'bottle' && x.plumbed),
+    when: kept,
     what: 'Fill the glass while there is pressure to do it',
-    how: 'By injector or pump, in small doses with the last of the fire.',
-    why: 'Water covers the plates while they cool, and tomorrow’s fill is done.',
+    how: (f) =>
+      `By the ${listed(
+        feedsAt(f).map((x) => x.name.toLowerCase()),
+        'or'
+      )}, in small doses with the last of the fire.`,
+    why: 'It is left full: water covers the plates while they cool, and the next fill is done.',
     evidence: 'glass reading',
     minutes: 5
   },
@@ -63,7 +86,7 @@ export const shutDown: readonly StepRule[] = [
   {
     key: 'blower-off',
     when: solid,
-    what: 'Blower off, damper shut, door shut',
+    what: (f) => `Blower off, ${damper(f) ? 'damper shut, ' : ''}door shut`,
     how: 'No cold air through hot tubes.',
     why: 'Tube ends leak from being chilled, not from being old.',
     sets: (f) => [
@@ -83,10 +106,10 @@ export const shutDown: readonly StepRule[] = [
   },
   {
     key: 'blow-down',
-    when: (f) => f.blowDown && f.habits.blowDown === 'hot',
+    when: (f) => emptied(f) === 'hot',
     what: (f) => `Blow down at ${p(blowDownAt(f))} or less`,
     how: 'Fire confirmed out. Discharge pointed where nobody is. Half a turn.',
-    why: 'Hot, for the sludge. The other schools cool and drain, or leave it full and treated.',
+    why: 'Hot, for the sludge. The other schools cool and drain, or leave it full.',
     caution: 'Scalding water travels further than you think. Look, call, then open.',
     gates: (f) => [{ kind: 'fire out' }, { kind: 'pressure falls', atMost: blowDownAt(f) }],
     needs: ['fire-drop', 'gas-off', 'mains-off'],
@@ -95,9 +118,14 @@ export const shutDown: readonly StepRule[] = [
   },
   {
     key: 'let-down',
-    when: (f) => !f.blowDown,
+    when: (f) => emptied(f) !== 'hot',
     what: 'Let the pressure fall on its own',
-    how: (f) => (f.whistle ? 'Or by the whistle, a little at a time.' : 'Do not open anything yet.'),
+    how: (f) =>
+      f.shell.joints === 'riveted' || f.size === 'full'
+        ? 'Overnight. Nothing is opened before morning.'
+        : f.whistle && f.size === 'tabletop'
+          ? 'Or by the whistle, a little at a time.'
+          : 'Do not open anything yet.',
     why: 'Hurry here only makes steam where hands are.',
     gates: (f) => (f.gauge ? cooled(f) : [{ kind: 'fire out' }]),
     minutes: 10
@@ -107,7 +135,7 @@ export const shutDown: readonly StepRule[] = [
     when: (f) => !f.gauge,
     what: 'Cold to the hand',
     how: 'Lay a hand on the boiler. Too hot to leave it there is too hot to open.',
-    why: 'There is no gauge to say that the pressure has gone.',
+    why: 'Nothing else says that the pressure has gone.',
     caution: 'A filler that is opened under pressure is a jet of steam.',
     gates: [{ kind: 'fire out' }],
     sees: 'engine cold',
@@ -118,18 +146,19 @@ export const shutDown: readonly StepRule[] = [
     key: 'vacuum',
     when: (f) => f.gauge,
     what: 'Break the vacuum as it cools',
-    how: (f) => (f.vent ? 'Vent open.' : f.whistle ? 'Whistle or blower valve open.' : 'Blower valve open.'),
+    how: (f) => `${capital(openedCold(f))} open${openedCold(f) === 'regulator' ? ' a crack, with the engine held' : ''}.`,
     why: 'Steam that turns to water pulls: it draws water through clacks and oil into the boiler.',
     gates: cooled,
-    sets: (f) => [f.vent ? { valve: 'vent', open: 1 } : { valve: f.whistle ? 'whistle' : 'blower', open: 1, then: 0 }],
+    sets: (f) => [openedCold(f) === 'vent' ? { valve: 'vent', open: 1 } : { valve: openedCold(f), open: 1, then: 0 }],
     minutes: 1
   },
   {
     key: 'cool-drain',
-    when: (f) => f.blowDown && f.habits.blowDown === 'cool',
+    when: (f) => emptied(f) === 'cool',
     what: 'Let it cool, then drain',
     how: 'To the hand before anything is opened.',
-    why: 'Gentle on a riveted boiler. The other school blows down hot for the sludge.',
+    why: (f) =>
+      `${f.shell.joints === 'riveted' ? 'Gentle on a riveted boiler' : 'Gentle on the plates'}. The other school blows down hot for the sludge.`,
     gates: cooled,
     needs: ['vacuum'],
     sets: [{ valve: 'blow-down', open: 1 }],
@@ -139,7 +168,11 @@ export const shutDown: readonly StepRule[] = [
     key: 'drains-off',
     when: drains,
     what: 'Cylinders drained',
-    how: 'Drains open, turned by hand, both directions.',
+    how: (f) =>
+      sentences(
+        'Drains open.',
+        `${turning(f) ? 'Turn it by hand' : 'Push it a turn of its wheels, where it can be'}${f.cylinders.reverser === 'none' ? '' : ', in both gears'}.`
+      ),
     why: 'Water left in a cylinder is rust by Tuesday.',
     gates: cooled,
     needs: ['vacuum'],
