@@ -167,7 +167,7 @@ export const oddities: readonly Pick<Day, 'skips' | 'fault' | 'remarks'>[] = [
   { skips: { 'tubes-swept': 'Out of daylight' }, remarks: 'Tubes to do next time.' },
   { remarks: 'Ran well. Bring more steam oil.' },
   { fault: { phase: 'Run', text: 'Steam leak at a joint, front cover', forbids: 'nothing' } },
-  { skips: { 'chimney-wipe': 'No passengers', passengers: 'No passengers today' } }
+  { skips: { passengers: 'No passengers today' } }
 ];
 
 /**

@@ -3,7 +3,7 @@ import { chance } from '../src/core/chance';
 import type { FitOut } from '../src/core/engine';
 import { drop } from '../src/core/firing';
 import { needleSpread } from '../src/core/forecast';
-import { add, type Bodies, type Context, type Entry, fold, glassReading, type Kind, type Log, standing } from '../src/core/log';
+import { add, type Bodies, type Context, type Entry, fold, glassReading, type Kind, type Log, mayBeExcused, standing } from '../src/core/log';
 import { timeOrderedId } from '../src/core/log/id';
 import { compose, type Step } from '../src/core/procedure';
 import { withFill } from '../src/core/plan';
@@ -254,9 +254,14 @@ export function tell(fitOut: FitOut, day: Day): Log {
     pass(step.minutes * luck.between(0.25, 0.75) * (step.chore ? 0.5 : 1));
     evidence(step);
     boilerNow();
+    obey(step);
+    // What the log shows by now is not said as well.
+    if (log.state.steps[step.key]) continue;
+    const odd = mayBeExcused(step.proof, log.state) && standing(step, log.state, context.procedure, now).is === 'lacking';
     write('tick', {
       step: step.key,
       outcome: 'done',
+      ...(odd ? { reason: 'As it was last time; to be compared' } : {}),
       ...(step.evidence === 'initials'
         ? {
             initials: day.keeper
@@ -266,7 +271,6 @@ export function tell(fitOut: FitOut, day: Day): Log {
           }
         : {})
     });
-    obey(step);
   }
   return log;
 }

@@ -23,7 +23,8 @@ export const load = ({ locals }) => {
       club: member.clubName,
       demo: member.demo,
       roles: member.roles,
-      units: member.units
+      units: member.units,
+      cards: member.cards
     },
     rights: member ? rightsOf(member) : []
   };

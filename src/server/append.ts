@@ -56,8 +56,9 @@ function storeSoon(club: string, steamingId: string, rows: readonly Stored[]): P
 }
 
 const isLight = (e: Sent) => e.kind === 'fire' && (e.body as { act?: unknown }).act === 'light';
-/** What is asked about before it goes in: a step's evidence, a match, a signature, a strike; the rest of what a person says is taken. */
-const isJudged = (e: Sent) => e.kind === 'tick' || isLight(e) || e.kind === 'sign' || e.kind === 'override' || e.strikes !== undefined;
+/** What is asked about before it goes in: a step's evidence, a match, who keeps it, a signature, a strike; the rest of what a person says is taken. */
+const judged: ReadonlySet<string> = new Set(['tick', 'sign', 'override', 'handover', 'taken', 'cleared']);
+const isJudged = (e: Sent) => judged.has(e.kind) || isLight(e) || e.strikes !== undefined;
 /** What means something outside the log. */
 const isTold = (e: Sent) => e.kind === 'fault';
 
@@ -103,6 +104,7 @@ export async function appendEntries(member: Member, steamingId: string, sent: re
     const log = await logIn(tx, club, steamingId);
     if (!log) return undefined;
     const { taken, refused } = judge(entries, log, member, received);
+    refused.push(...(await keepersRefused(tx, club, entries, taken)));
     const [row] = await store(
       tx,
       club,
@@ -116,6 +118,31 @@ export async function appendEntries(member: Member, steamingId: string, sent: re
     await tellFaults(tx, member, row.engineId, steamingId, stored);
     if (stored.length) await keepEnd(tx, club, steamingId, row, log, stored);
     return { stored: stored.length, refused };
+  });
+}
+
+/** An engine goes to a member who may keep one; by a sign-in name that is theirs, where it is not their own device that says so. */
+async function keepersRefused(tx: Tx, club: string, entries: readonly Entry[], taken: Set<string>): Promise<Appended['refused'][number][]> {
+  const handed = entries.filter((e) => taken.has(e.id) && (e.kind === 'handover' || e.kind === 'taken'));
+  if (!handed.length) return [];
+  const members = await tx<{ name: string; signIn: string; roles: Member['roles'] }[]>`
+    select name, sign_in, roles from member where club_id = ${club} and left_at is null`;
+  return handed.flatMap(({ id, ...entry }) => {
+    const refusal =
+      entry.kind === 'handover'
+        ? !members.some((m) => m.name === entry.body.to && allowed(m, 'sign as keeper')) && {
+            field: 'body.to',
+            sentence: `${entry.body.to} is no member of this club who may keep an engine.`
+          }
+        : entry.kind === 'taken' &&
+          entry.body.signIn !== undefined &&
+          !members.some((m) => m.name === entry.body.name && m.signIn === entry.body.signIn!.trim().toLowerCase()) && {
+            field: 'body.signIn',
+            sentence: `${entry.body.name} does not sign in as “${entry.body.signIn}”.`
+          };
+    if (!refusal) return [];
+    taken.delete(id);
+    return [{ id, ...refusal }];
   });
 }
 

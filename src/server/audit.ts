@@ -25,7 +25,8 @@ export const told = {
   'record exported': ({ engine }) => `took out a record of ${engine}`,
   'club taken out': () => 'took the whole club out, as an archive',
   'record brought in': ({ engine }) => `brought in a record of ${engine}`,
-  'clock set': ({ zone }) => `set the club’s clock to ${zone}`
+  'clock set': ({ zone }) => `set the club’s clock to ${zone}`,
+  'feeds asked': ({ asked }) => `set the proven feeds asked for public running to ${asked}`
 } as const satisfies Record<string, (about: Record<string, string>) => string>;
 export type Told = keyof typeof told;
 

@@ -1,6 +1,8 @@
-import { type Carried, carriedOver, type Summary } from '$core/log';
+import { type Carried, carriedOver, fold, type Summary } from '$core/log';
 import { inClub } from './database';
-import { folded } from './steamings';
+import { entriesIn } from './sql/entry';
+import type { Tx } from './sql/json';
+import { contextOf, steamingIn } from './sql/steaming';
 
 export interface BookLine {
   id: string;
@@ -45,12 +47,11 @@ export const lastSteamings = (club: string, engineId: string) =>
   );
 
 /** What the last finished steaming of an engine left for the next. */
-export async function carriedFrom(club: string, engineId: string): Promise<Carried[]> {
-  const [last] = await inClub(
-    club,
-    (tx) => tx<{ id: string }[]>`
-    select steaming_id as id from steaming where club_id = ${club} and engine_id = ${engineId} and ended_at is not null and thrown_away is null order by started_at desc limit 1`
-  );
-  const found = last && (await folded(club, last.id));
-  return found ? carriedOver(found.log) : [];
+export async function carriedIn(tx: Tx, club: string, engineId: string): Promise<Carried[]> {
+  const [last] = await tx<{ id: string }[]>`
+    select steaming_id as id from steaming where club_id = ${club} and engine_id = ${engineId} and ended_at is not null and thrown_away is null
+    order by started_at desc limit 1`;
+  const found = last && (await steamingIn(tx, club, last.id));
+  return found ? carriedOver(fold(contextOf(found), (await entriesIn(tx, club, last.id)).entries)) : [];
 }
+export const carriedFrom = (club: string, engineId: string) => inClub(club, (tx) => carriedIn(tx, club, engineId));

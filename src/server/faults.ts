@@ -2,6 +2,7 @@ import type { Forbids } from '$core/log';
 import Joi from 'joi';
 import type { Member } from './members';
 import { inClub } from './database';
+import { json } from './sql/json';
 import { newId } from './uuid';
 
 export interface Fault {
@@ -66,12 +67,16 @@ export const oneFault = (club: string, id: string) =>
       )[0]
   );
 
+/** A fault that is fixed while its engine is in steam is told in that steaming's log, so that it bars nothing there any more. */
 export const fixFault = (member: Member, id: string, fix: string) =>
-  inClub(
-    member.club,
-    async (tx) =>
-      (
-        await tx`
-    update fault set fixed_at = now(), fixed_by = ${member.name}, fix = ${fix} where club_id = ${member.club} and fault_id = ${id} and fixed_at is null returning 1`
-      ).length > 0
-  );
+  inClub(member.club, async (tx) => {
+    const { club } = member;
+    const [fixed] = await tx<{ engineId: string; text: string }[]>`
+      update fault set fixed_at = now(), fixed_by = ${member.name}, fix = ${fix}
+      where club_id = ${club} and fault_id = ${id} and fixed_at is null returning engine_id, text`;
+    if (!fixed) return false;
+    await tx`insert into entry (club_id, entry_id, steaming_id, kind, at, by_id, by_name, source, body)
+      select ${club}, ${newId()}::uuid, steaming_id, 'cleared', now(), ${member.id}, ${member.name}, 'person', ${json(tx, { fault: fixed.text, fix })}
+      from steaming where club_id = ${club} and engine_id = ${fixed.engineId} and started_at is not null and ended_at is null`;
+    return true;
+  });

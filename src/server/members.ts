@@ -1,4 +1,5 @@
 import type { UnitChoice } from '$core/units';
+import type { Detail } from '$core/watch';
 import Joi from 'joi';
 import { tell } from './audit';
 import { inClub } from './database';
@@ -19,6 +20,8 @@ export interface Member {
   signIn: string;
   roles: Role[];
   units: UnitChoice;
+  /** How much a Footplate asks at once. */
+  cards: Detail;
 }
 
 /** What each role may do. A trainee logs, and does nothing that someone else must answer for. */
@@ -60,10 +63,31 @@ export const saveUnits = (member: Member, units: UnitChoice) =>
       tx`update member set settings = jsonb_set(settings, '{units}', ${json(tx, units)}) where club_id = ${member.club} and member_id = ${member.id}`
   );
 
+/** Whoever learns it is asked point by point. */
+export const cardsOf = (roles: readonly Role[], chosen: Detail | undefined): Detail =>
+  roles.every((r) => r === 'trainee') ? 'full' : (chosen ?? 'usual');
+
+export const saveCards = (member: Member, cards: Detail) =>
+  inClub(
+    member.club,
+    (tx) =>
+      tx`update member set settings = jsonb_set(settings, '{cards}', ${json(tx, cards)}) where club_id = ${member.club} and member_id = ${member.id}`
+  );
+
 export const saveZone = ({ club, id, name }: Member, zone: string) =>
   inClub(club, async (tx) => {
     await tx`update club set zone = ${zone} where club_id = ${club}`;
     await tell(tx, club, { id, name }, 'clock set', { zone });
+  });
+
+/** How many proven feeds the club asks for public running. */
+export const feedsAskedOf = (club: string) =>
+  inClub(club, async (tx) => (await tx<{ asked: number }[]>`select feeds_asked as asked from club where club_id = ${club}`)[0]!.asked);
+
+export const saveFeedsAsked = ({ club, id, name }: Member, asked: number) =>
+  inClub(club, async (tx) => {
+    await tx`update club set feeds_asked = ${asked} where club_id = ${club}`;
+    await tell(tx, club, { id, name }, 'feeds asked', { asked: `${asked}` });
   });
 
 export const membersOf = (club: string) =>

@@ -36,7 +36,8 @@ export async function exportRecord(member: Member, id: string): Promise<RecordDo
       wantedAt: iso(s.wantedAt),
       startedAt: s.startedAt!.toISOString(),
       endedAt: iso(s.endedAt),
-      override: s.override
+      override: s.override,
+      ...(s.begun ? { begun: s.begun } : {})
     },
     fitOut: s.fitOut,
     procedure: s.procedure,
@@ -62,8 +63,8 @@ export async function importRecord(member: Member, record: RecordDocument): Prom
     if (!engine)
       await tx`insert into engine (club_id, engine_id, name, fit_out) values (${member.club}, ${engineId}, ${s.engine}, ${json(tx, record.fitOut)})`;
     const from = { club: record.club, at: new Date().toISOString(), keeper: s.keeper };
-    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, started_at, ended_at, fit_out, procedure, override, imported_from)
-      values (${member.club}, ${s.id}, ${engineId}, ${member.id}, ${s.purpose}, ${s.wantedAt}, ${s.startedAt}, ${s.endedAt}, ${json(tx, record.fitOut)}, ${json(tx, record.procedure)}, ${s.override && json(tx, s.override)}, ${json(tx, from)})`;
+    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, wanted_at, started_at, ended_at, fit_out, procedure, override, begun, imported_from)
+      values (${member.club}, ${s.id}, ${engineId}, ${member.id}, ${s.purpose}, ${s.wantedAt}, ${s.startedAt}, ${s.endedAt}, ${json(tx, record.fitOut)}, ${json(tx, record.procedure)}, ${s.override && json(tx, s.override)}, ${s.begun ? json(tx, s.begun) : null}, ${json(tx, from)})`;
     const rows = record.entries.map((e) => ({
       club_id: member.club,
       entry_id: e.id,

@@ -1,11 +1,12 @@
 import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
 import { barsOf, barsPassengers } from '$core/faults';
-import { fold, litAt } from '$core/log';
+import { type Begun, type Forbids, fold, forbids, litAt } from '$core/log';
 import { type DayPlan, lastCoal, withEnd, withFill } from '$core/plan';
-import { compose } from '$core/procedure';
+import { type Book, compose, withBook } from '$core/procedure';
 import { startingSum } from '$core/sums';
-import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
+import { dayAfter, dayWords, isoDayIn, momentAt, Refusal } from '$core/units';
+import { carriedIn } from './book';
 import { inClub } from './database';
 import { allowed, type Member } from './members';
 import { entriesIn } from './sql/entry';
@@ -13,15 +14,19 @@ import { json, type Tx } from './sql/json';
 import { contextOf, steamingIn } from './sql/steaming';
 import { newId } from './uuid';
 
+/** The feeds that work with the boiler in steam, by name. */
+const feedsAtOf = ({ feeds }: FitOut) => feeds.filter((x) => x.plumbed && x.kind !== 'bottle').map((x) => x.name);
+
 /** What stops an engine from being steamed today, in words. */
 export const obstacles = (club: string, engineId: string, today: string) => inClub(club, (tx) => obstaclesIn(tx, club, engineId, today));
 
 async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string) {
-  const faults = await tx<{ text: string; forbids: string }[]>`
-    select text, forbids from fault where club_id = ${club} and engine_id = ${engineId} and fixed_at is null and withdrawn_at is null and forbids <> 'nothing' order by raised_at desc limit 50`;
+  const faults = await tx<{ text: string; forbids: Forbids }[]>`
+    select text, forbids from fault where club_id = ${club} and engine_id = ${engineId} and fixed_at is null and withdrawn_at is null
+    order by (forbids = 'nothing'), raised_at desc limit 50`;
   const papers = await tx<{ kind: string; expires: string }[]>`
     select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = ${engineId} and withdrawn_at is null group by kind order by kind`;
-  return { stops: barsOf({ faults, papers }, today), passengers: barsPassengers({ faults }) };
+  return { stops: barsOf({ faults, papers }, today), passengers: barsPassengers({ faults }), faults, papers };
 }
 
 /**
@@ -36,6 +41,8 @@ export async function startSteaming(
     reason?: string;
     /** The plan it is started from; none when null; when it is not said, the one that today asks for. */
     plan?: string | null;
+    /** Public running. */
+    public?: boolean;
   }
 ): Promise<{ id: string }> {
   if (!allowed(member, 'start steaming'))
@@ -46,7 +53,7 @@ export async function startSteaming(
     if (!row) throw new Refusal('engine', 'There is no such engine.', { code: 'missing' });
     if (row.retiredAt) throw new Refusal('engine', 'This engine is retired: bring it back on its page first.', { code: 'conflict' });
     const today = isoDayIn(Date.now(), member.zone);
-    const { stops } = await obstaclesIn(tx, member.club, engineId, today);
+    const { stops, faults, papers } = await obstaclesIn(tx, member.club, engineId, today);
     if (stops.length && !options.reason)
       throw new Refusal('reason', 'This engine may not be steamed as it stands.', { code: 'conflict', stops });
     if (stops.length && !allowed(member, 'override'))
@@ -69,7 +76,19 @@ export async function startSteaming(
     // Filled by the day's own water and air where there is a day sheet: the step, the sheet and the drawn glass name one level.
     const plant = plantOf(row.fitOut);
     const level = startingSum({ fitOut: row.fitOut, plant }, planned?.plan ?? undefined);
-    const filled = withFill(compose(row.fitOut), level, plant);
+    const [club] = await tx<{ feedsAsked: number }[]>`select feeds_asked from club where club_id = ${member.club}`;
+    const begun: Begun = { public: options.public ?? false, feedsAsked: club!.feedsAsked, faults, papers };
+    const book: Book = {
+      at: new Date().toISOString(),
+      papers: papers.map((p) => `${p.kind} to ${dayWords(p.expires)}`),
+      stops,
+      left: [
+        ...faults.map((f) => `Open fault: ${f.text} (${forbids[f.forbids]})`),
+        ...(await carriedIn(tx, member.club, engineId)).map((c) => `${c.what}: ${c.how}${c.reason ? `, ${c.reason}` : ''}`)
+      ],
+      ...(begun.public ? { feeds: { asked: begun.feedsAsked, of: feedsAtOf(row.fitOut) } } : {})
+    };
+    const filled = withFill(withBook(compose(row.fitOut), book), level, plant);
     const { plan } = planned ?? {};
     // The last fire opens when the day sheet has it; without one, when its keeper says that the running ends.
     const procedure = plan
@@ -77,11 +96,11 @@ export async function startSteaming(
       : filled;
     if (planned)
       await tx`update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fitOut)}, procedure = ${json(tx, procedure)},
-          override = ${override && json(tx, override)}, purpose = coalesce(nullif(${options.purpose}, ''), purpose)
+          override = ${override && json(tx, override)}, begun = ${json(tx, begun)}, purpose = coalesce(nullif(${options.purpose}, ''), purpose)
         where club_id = ${member.club} and steaming_id = ${id}`;
     else
-      await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, fit_out, procedure, override)
-        values (${member.club}, ${id}, ${engineId}, ${member.id}, ${options.purpose}, now(), ${json(tx, row.fitOut)}, ${json(tx, procedure)}, ${override && json(tx, override)})`;
+      await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, fit_out, procedure, override, begun)
+        values (${member.club}, ${id}, ${engineId}, ${member.id}, ${options.purpose}, now(), ${json(tx, row.fitOut)}, ${json(tx, procedure)}, ${override && json(tx, override)}, ${json(tx, begun)})`;
     if (override)
       await tx`insert into entry (club_id, entry_id, steaming_id, kind, at, by_id, by_name, source, body)
         values (${member.club}, ${newId()}, ${id}, 'override', now(), ${member.id}, ${member.name}, 'person', ${json(tx, { reason: override.reason, of: override.of.map((s) => s.slice(0, 300)) })})`;

@@ -1,41 +1,8 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { comeInAs, ownClock, pointAt, start, visit } from './people';
+import { counter, doNow } from './walk';
 import { expect, test } from './loopback';
-
-/** Does what NOW asks for, whatever it is: a reading by pointing, by quick line, a lift, a wait. */
-async function doNow(page: Page) {
-  const now = page.locator('article.now');
-  const done = now.getByRole('button', { name: 'Done', exact: true });
-  if ((await done.count()) && (await done.isEnabled())) return done.click();
-  const line = async (text: string) => {
-    await page.locator('#quick-line').fill(text);
-    await page.keyboard.press('Enter');
-  };
-  const gate = (await now.locator('.gate').first().innerText()).replace(/\u2009/g, ' ');
-  const pressure = Number(/(?:opens at|fallen to) (\d+)/.exec(gate)?.[1]);
-  if (/Log the glass|Look again|fill to/.test(gate)) return pointAt(page, '.readings .glass', 0.45);
-  if (/Log the temperature/.test(gate)) return line('12c');
-  // The second valve is held shut by the first: why is written down, and not to be left empty.
-  if (/Valve 2 has not been seen to lift/.test(gate)) {
-    await now.getByRole('button', { name: 'Not all seen' }).click();
-    await expect(now.getByRole('button', { name: 'Done, with that' })).toBeDisabled();
-    await now.getByLabel(/Why was not all of it seen/).fill('the first holds it shut');
-    await now.getByRole('button', { name: 'Done, with that' }).click();
-    return expect(page.locator('.entries')).toContainText('See each safety valve lift and reseat. The first holds it shut');
-  }
-  if (/Log the lift|seen to lift|shuts again/.test(gate)) {
-    await now.getByRole('button', { name: 'Log the lift' }).click();
-    const which = /Valve \d/.exec(gate)?.[0] ?? 'Valve 1';
-    return page.getByRole('button', { name: new RegExp(`^${which} ${/shuts again/.test(gate) ? 'reseats' : 'lifts'}`) }).click();
-  }
-  if (/Log the pressure/.test(gate)) return pointAt(page, '.readings .scale', 0.1);
-  if (/opens at/.test(gate)) return line(`${pressure} half a glass`);
-  if (/fallen to/.test(gate)) return line(`${Math.max(0, pressure - 1)}`);
-  if (/running ends/.test(gate)) return now.getByRole('button', { name: 'The running ends' }).click();
-  if (/opens in/.test(gate)) return page.clock.fastForward('01:10');
-  throw new Error(`NOW asks for something unforeseen: ${gate}`);
-}
 
 /** With too little water in, the match is refused whoever asks for it and however. */
 async function underFilled(page: Page) {
@@ -71,6 +38,7 @@ test('from cold to put away: Little Bittern, eight phases, a fault, the record, 
   await start(page, 'Little Bittern', 'Evening run');
 
   const phases = new Set<string>();
+  const counted = counter();
   let faulted = false;
   let looked = false;
   for (let i = 0; i < 260; i++) {
@@ -87,9 +55,12 @@ test('from cold to put away: Little Bittern, eight phases, a fault, the record, 
       looked = true;
       await underFilled(page);
     }
-    await doNow(page);
+    await doNow(page, counted);
   }
   expect(looked).toBe(true);
+  // What it costs a hand: cards read and touches made, readings among them.
+  expect(counted.moving!.cards, JSON.stringify([...counted.seen])).toBeLessThanOrEqual(28);
+  expect(counted.moving!.touches).toBeLessThanOrEqual(45);
   expect([...phases]).toEqual(['Look over', 'Fill and oil', 'Light up', 'Raise', 'Prove', 'Run', 'Shut down', 'Put away']);
 
   // What was last read hot is not cold because nobody looked again.

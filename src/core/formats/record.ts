@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { type FitOut, fitOutOf } from '../engine';
 import { checkFitOut } from '../engine/check';
 import { type Problem, type Rung, upcast } from '../form';
-import { type Entry, inOrder, kindNames } from '../log';
+import { type Begun, type Entry, forbids, inOrder, kindNames } from '../log';
 import { bodySchemas, entrySchema } from '../log/check';
 import { evidences, phases, type Procedure, procedureOf, thingKeys, valves } from '../procedure';
 import { Refusal } from '../units';
@@ -27,6 +27,8 @@ export interface RecordDocument {
     readonly startedAt: string;
     readonly endedAt: string | null;
     readonly override: { readonly reason: string; readonly of: readonly string[]; readonly by: string } | null;
+    /** What it was begun with; a record of an earlier version has none. */
+    readonly begun?: Begun | null;
   };
   readonly fitOut: FitOut;
   readonly procedure: Procedure;
@@ -58,8 +60,26 @@ const step = Joi.object({
       most: Joi.number().min(-1).max(10).required(),
       eighths: Joi.array().items(Joi.number().min(0).max(20)).min(2).max(17).required()
     }),
-    Joi.object({ kind: Joi.valid('lifts').required(), valves: Joi.number().integer().min(1).max(8).required() })
+    Joi.object({ kind: Joi.valid('lifts').required(), valves: Joi.number().integer().min(1).max(8).required() }),
+    Joi.object({
+      kind: Joi.valid('agrees').required(),
+      sets: Joi.array().items(Joi.number().min(0).max(5e6)).max(8).required(),
+      within: Joi.number().min(0).max(5e6).required()
+    }),
+    Joi.object({ kind: Joi.valid('at rest').required(), atMost: Joi.number().min(0).max(5e6).required() }),
+    Joi.object({
+      kind: Joi.valid('feeds').required(),
+      asked: Joi.number().integer().min(0).max(6).required(),
+      of: Joi.array().items(Joi.string().max(40)).max(8).required()
+    })
   ),
+  round: Joi.string().max(40),
+  shown: Joi.string().max(20),
+  known: Joi.object({
+    at: instant(),
+    says: Joi.array().items(Joi.string().max(2200)).max(100).required(),
+    done: Joi.boolean().required()
+  }),
   opens: Joi.array()
     .items(Joi.valid(...thingKeys))
     .required(),
@@ -116,7 +136,19 @@ export const recordSchema = Joi.object({
     endedAt: Joi.string().isoDate().allow(null).required(),
     override: Joi.object({ reason: words(1000), of: Joi.array().items(Joi.string().max(2200)).max(80).required(), by: words(120) })
       .allow(null)
-      .required()
+      .required(),
+    begun: Joi.object({
+      public: Joi.boolean().required(),
+      feedsAsked: Joi.number().integer().min(0).max(6).required(),
+      faults: Joi.array()
+        .items(Joi.object({ text: words(2000), forbids: Joi.valid(...Object.keys(forbids)).required() }))
+        .max(100)
+        .required(),
+      papers: Joi.array()
+        .items(Joi.object({ kind: words(120), expires: Joi.string().isoDate().required() }))
+        .max(100)
+        .required()
+    }).allow(null)
   }).required(),
   fitOut: Joi.object().unknown().required(),
   procedure: Joi.object({ library: words(40), steps: Joi.array().items(step).max(400).required() }).required(),

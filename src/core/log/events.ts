@@ -1,5 +1,5 @@
 import { type Observation, type Setting, type Step, type ThingKey, thingValves, type Valve, valveThings } from '../procedure';
-import type { Fault, Feed, Fire, Lift, Oil, Reading } from './kinds/bodies';
+import type { DutyBody, Fault, Feed, Fire, Lift, Oil, Reading } from './kinds/bodies';
 import type { State } from './state';
 
 /**
@@ -16,7 +16,9 @@ export type Happening =
   | { readonly is: 'thing'; readonly thing: ThingKey; readonly open: boolean }
   | ({ readonly is: 'lift' } & Lift)
   | ({ readonly is: 'oil' } & Oil)
-  | ({ readonly is: 'fault' } & Fault);
+  | ({ readonly is: 'fault' } & Fault)
+  /** A duty was kept, or put off. */
+  | ({ readonly is: 'duty' } & DutyBody);
 
 export type Event = Happening & {
   /** ISO 8601, UTC: when it was told. */
@@ -90,6 +92,12 @@ function closed(open: State['open'], thing: ThingKey): State['open'] {
   return rest;
 }
 
+/** A feed is proven by the first that saw it work today. */
+const provenNow = (before: State['feeds'][string] | undefined, seen: boolean, at: string, by: string) =>
+  before?.proven
+    ? { proven: true, ...(before.provenAt ? { provenAt: before.provenAt } : {}) }
+    : { proven: seen, ...(seen ? { provenAt: { at, by } } : {}) };
+
 /** What each event does to the state. */
 const happen: { [I in Happening['is']]: Happen<I> } = {
   reading: (state, { pressure, glass, glassNumber, glassAt, temperature, tank, at }) => ({
@@ -118,7 +126,7 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
     if (act === 'fuel on') return { ...state, fire: { ...fire, fuelAt: at, rounds: fire.rounds + 1, fuel: fire.fuel + (amount ?? 0) } };
     return state;
   },
-  feed: (state, { feed, on, to, volume, proven, at }) => {
+  feed: (state, { feed, on, to, volume, proven, at, by }) => {
     const before = state.feeds[feed];
     const where = to ?? before?.to;
     return {
@@ -126,14 +134,14 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
       fed: state.fed + (volume ?? 0),
       feeds: {
         ...state.feeds,
-        [feed]: { on, ...(where ? { to: where } : {}), since: at, proven: (before?.proven ?? false) || (proven ?? false) }
+        [feed]: { on, ...(where ? { to: where } : {}), since: at, ...provenNow(before, proven ?? false, at, by) }
       }
     };
   },
   /** A feed that was seen to work today; one that has not run yet is proven standing off. */
-  proven: (state, { feed, at }) => ({
+  proven: (state, { feed, at, by }) => ({
     ...state,
-    feeds: { ...state.feeds, [feed]: { ...(state.feeds[feed] ?? { on: false, since: at }), proven: true } }
+    feeds: { ...state.feeds, [feed]: { ...(state.feeds[feed] ?? { on: false, since: at }), ...provenNow(state.feeds[feed], true, at, by) } }
   }),
   valve: (state, { valve, open, at }) => ({ ...state, valves: { ...state.valves, [valve]: { open, at } } }),
   seen: (state, { seen, at }) => ({ ...state, seen: { ...state.seen, [seen]: at } }),
@@ -142,6 +150,7 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
     ...state,
     lifts: [...state.lifts, { valve, ...(lifted === undefined ? {} : { lifted }), ...(reseated === undefined ? {} : { reseated }), at }]
   }),
+  duty: (state) => state,
   oil: (state, { at }) => ({ ...state, oiledAt: at }),
   fault: (state, { entry, text, forbids, at, by }) => ({ ...state, faults: [...state.faults, { id: entry, text, forbids, at, by }] })
 };

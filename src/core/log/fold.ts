@@ -1,6 +1,7 @@
 import { type Entry, inOrder } from './entry';
 import { type Event, happens } from './events';
 import { type Bodies, kindOf } from './kinds';
+import { knownSteps, showing } from './shown';
 import type { Context, State } from './state';
 
 /** THE FOLD: the entries of a steaming, in any order of arrival, become its state. */
@@ -14,9 +15,12 @@ const start = (context: Context): State => ({
   valves: {},
   seen: {},
   open: {},
-  steps: {},
+  steps: knownSteps(context.procedure),
   lifts: [],
   faults: [],
+  before: context.begun?.faults ?? [],
+  tests: {},
+  keepers: [{ name: context.keeper }],
   signatures: []
 });
 
@@ -26,7 +30,8 @@ function step(state: State, entry: Entry, context: Context): { state: State; tol
   const { id, at, by } = entry;
   const body = entry.body as never;
   const told = (kind.tells?.(body, state, entry, context) ?? []).map((happening): Event => ({ ...happening, at, by, entry: id }));
-  const next = told.reduce(happens, kind.does?.(state, body, entry, context) ?? state);
+  const done = told.reduce(happens, kind.does?.(state, body, entry, context) ?? state);
+  const next = told.length > 0 || done !== state ? showing(done, told, context, at, by) : done;
   return { told, state: next.began ? next : { ...next, began: at, phaseSince: next.phaseSince ?? at } };
 }
 

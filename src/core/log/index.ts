@@ -11,4 +11,7 @@ export * from './say';
 export * from './proof';
 export * from './standing';
 export type * from './state';
+export { openFaults } from './state';
 export { litAt, type Summary, summarise, upAt } from './summary';
+export * from './release';
+export * from './shown';

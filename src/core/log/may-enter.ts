@@ -48,9 +48,8 @@ function signing({ as, name }: Bodies['sign'], log: Log, entry: Entry, maker: Ma
   if (name !== maker.name)
     return { field: 'body.name', sentence: `A signature is your own: you are signed in as ${maker.name}, not as ${name}.` };
   // Whoever handed it over has handed over the signature too.
-  const { context, entries, struck, state } = log;
-  const kept = [context.keeper, ...entries.flatMap((e) => (e.kind === 'handover' && !struck.has(e.id) ? [e.body.to] : []))];
-  if (as === 'keeper' && state.keeper !== maker.name && kept.includes(maker.name))
+  const { state } = log;
+  if (as === 'keeper' && state.keeper !== maker.name && state.keepers.some((k) => k.name === maker.name))
     return { field: 'body.name', sentence: `It was handed over to ${state.keeper}, who signs for it.` };
   const end = closing(log);
   return as === 'keeper' && end && end.id !== entry.id ? { field: 'kind', sentence: `It was signed by ${end.by} already.` } : undefined;
@@ -83,6 +82,24 @@ function notBorneOut(entry: Entry, { state, context }: Log): NotEntered | undefi
   return left.length ? { field: 'kind', sentence: left.join(' ') } : undefined;
 }
 
+/** It is handed over when the other has taken it: on their own device, or by their sign-in name on this one. */
+function handingOver(entry: Entry, { state }: Log, { name, may }: Maker): NotEntered | undefined {
+  const { keeper, offer } = state;
+  if (entry.kind === 'handover') {
+    const { to, offered } = entry.body;
+    if (!offered) return { field: 'body.offered', sentence: 'It is offered first, and theirs when they have taken it: say “offered”.' };
+    if (name !== keeper && !may('clear a bar'))
+      return { field: 'kind', sentence: `${keeper} keeps it: only they, an owner, a steward or an examiner hand it over.` };
+    return to === keeper ? { field: 'body.to', sentence: `${keeper} has it already.` } : undefined;
+  }
+  if (entry.kind !== 'taken') return undefined;
+  if (!offer) return { field: 'kind', sentence: `It is not being handed over: ${keeper} has it.` };
+  if (entry.body.name !== offer.to) return { field: 'body.name', sentence: `It is offered to ${offer.to}, and not to ${entry.body.name}.` };
+  return name === offer.to || entry.body.signIn !== undefined
+    ? undefined
+    : { field: 'body.name', sentence: `${offer.to} takes it on their own device, or gives their sign-in name on this one.` };
+}
+
 function striking(entry: Entry, log: Log, { name, may }: Maker): NotEntered | undefined {
   const target = log.entries.find((e) => e.id === entry.strikes);
   const no = (sentence: string): NotEntered => ({ field: 'strikes', sentence });
@@ -108,6 +125,9 @@ export function mayNotEnter(entry: Entry, log: Log, maker: Maker, now: number): 
   const reopens = end !== undefined && entry.kind === 'strike' && entry.strikes === end.id;
   const after = end && !reopens ? afterTheEnd(entry, end, maker) : undefined;
   if (after) return after;
+  if (entry.kind === 'cleared') return { field: 'kind', sentence: 'A fault is cleared where it is fixed: on the page of the faults.' };
+  const unhanded = now - Date.parse(entry.at) < madeNow ? handingOver(entry, log, maker) : undefined;
+  if (unhanded) return unhanded;
   const unsigned = entry.kind === 'sign' ? signing(entry.body, log, entry, maker) : undefined;
   return unsigned ?? (now - Date.parse(entry.at) < madeNow ? notBorneOut(entry, log) : undefined);
 }

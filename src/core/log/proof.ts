@@ -1,5 +1,6 @@
 import type { Proof } from '../procedure';
 import { isLevel, mark, printGlass } from '../units';
+import { isProven } from './release';
 import type { State } from './state';
 
 /** DOES IT BEAR IT OUT? What was logged is held against this engine's own figures, and what is lacking is said in one line. */
@@ -29,13 +30,30 @@ const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state:
       if (!of.some((l) => l.reseated !== undefined)) return `${name(n)} lifted: log the pressure at which it shuts again.`;
     }
     return undefined;
-  }
+  },
+  agrees: ({ sets, within }, { lifts }) => {
+    const off = lifts.find(({ valve, lifted }) => lifted !== undefined && Math.abs(lifted - (sets[valve - 1] ?? lifted)) > within);
+    if (!off) return undefined;
+    const [needle, stamped] = [off.lifted!, sets[off.valve - 1]!].map((x) => mark(x, 'pressure'));
+    return `Valve ${off.valve} lifted at ${needle} by the gauge and is set at ${stamped}: one of the two is wrong. Compare the gauge, or write a fault.`;
+  },
+  feeds: ({ asked, of }, state) => {
+    const proven = of.filter((name) => isProven(state, name));
+    if (proven.length >= asked) return undefined;
+    const not = of.filter((name) => !proven.includes(name)).map((name) => name.toLowerCase());
+    const has = proven.length ? `${proven.length} of ${asked} proven` : 'none is proven';
+    return `Public running asks for ${asked} proven feeds: ${has}. ${not.length ? `Not proven: ${not.join(', ')}.` : `It has no more than ${of.length}.`} Prove them, or carry nobody.`;
+  },
+  'at rest': ({ atMost }, { pressure }) =>
+    pressure && pressure.value > atMost
+      ? `It stands at ${mark(pressure.value, 'pressure')} cold: a gauge that does not begin at nothing reads wrong all the way. Write a fault.`
+      : undefined
 };
 
 /** What a step's evidence still lacks against the engine's own figures, as an instruction; undefined when it bears it out. */
 export const lacksProof = (proof: Proof | undefined, state: State): string | undefined =>
   proof && (lacks[proof.kind] as (proof: Proof, state: State) => string | undefined)(proof, state);
 
-/** Whether a reason in writing stands for what was not seen: of a valve that did not lift, never of water. */
+/** Whether a reason in writing stands for what was not seen: of a valve that did not lift, a gauge that reads otherwise; never of water. */
 export const mayBeExcused = (proof: Proof | undefined, { lifts }: State): boolean =>
-  proof?.kind === 'lifts' && lifts.some((l) => l.lifted !== undefined);
+  proof?.kind === 'agrees' || (proof?.kind === 'lifts' && lifts.some((l) => l.lifted !== undefined));

@@ -247,7 +247,13 @@ describe('may it be done?', () => {
     expect(lacks('fill', [glass(0, 0.4)], 5)).toBeUndefined();
     expect(lacks('fill', [glass(0, 0.4)], 5.01)).toContain('Log the glass');
     expect(lacks('fill', [glass(0, 'not seen')], 1)).toBe('No step goes on while water is not seen in the glass.');
-    expect(lacks('start-temperature', [[0, 'reading', { temperature: 285 }]], 5.01)).toContain('Log the temperature');
+    const warm = standing(
+      { ...step('start-temperature'), key: 'another' },
+      steaming('Little Bittern', [[0, 'reading', { temperature: 285 }]]).state,
+      procedure,
+      at(5.01)
+    );
+    expect(whyNot(warm)).toContain('Log the temperature');
     const read = { ...step('fill'), evidence: 'pressure reading' as const };
     const pressed = (made: Made[], minute: number) =>
       standing({ ...read, needs: [], gates: [] }, steaming('Little Bittern', made).state, procedure, at(minute));

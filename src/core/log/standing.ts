@@ -3,7 +3,7 @@ import { isLevel, mark } from '../units';
 import type { Forbids } from './kinds/fault';
 import type { Tick } from './kinds/tick';
 import { lacksProof, mayBeExcused } from './proof';
-import type { State } from './state';
+import { openFaults, type State } from './state';
 
 /** MAY IT BE DONE? Asked by the button, the key, the quick line, the server and the fold alike. */
 
@@ -73,7 +73,10 @@ export const forbidden = (act: Act, state: State): string[] => [
     const why = forbids[act] ?? (act === 'light' ? forbids.heat : undefined);
     return why ? [why] : [];
   }),
-  ...state.faults.flatMap(({ text, forbids }) => (barredBy[act]?.by.includes(forbids) ? [barredBy[act].why(text)] : []))
+  // What was open before it began was judged when it began; that it carries nobody still holds.
+  ...(act === 'carry' ? openFaults(state) : state.faults.filter((f) => !f.clearedAt)).flatMap(({ text, forbids }) =>
+    barredBy[act]?.by.includes(forbids) ? [barredBy[act].why(text)] : []
+  )
 ];
 
 const comesFirst = 'first: ';
@@ -171,7 +174,13 @@ export function tickRefused({ step: key, outcome, reason }: Tick, state: State, 
   const step = procedure.steps.find((s) => s.key === key);
   if (!step) return `This engine’s procedure has no step “${key}”.`;
   const before = state.steps[key]?.outcome;
-  if (before === 'done') return 'It is done already: strike that entry first.';
+  // Said beside what the log shows is said twice, and no harm.
+  if (before === 'done')
+    return state.steps[key]!.shown
+      ? outcome === 'done'
+        ? undefined
+        : 'It is done: the log shows it.'
+      : 'It is done already: strike that entry first.';
   if (outcome === 'done') {
     const stands = standing(step, before ? unskipped(state, key) : state, procedure, now);
     return stands.is === 'lacking' && reason && mayBeExcused(step.proof, state) ? undefined : whyNot(stands);

@@ -5,6 +5,7 @@ import type { Forbids } from './kinds/fault';
 import type { Lift } from './kinds/lift';
 import type { Override } from './kinds/override';
 import type { Sign } from './kinds/sign';
+import type { Test } from './kinds/test';
 
 /** Something that was read, with its age. */
 export interface Read<T> {
@@ -36,7 +37,16 @@ export interface State {
     readonly against?: string;
   };
   readonly feeds: Readonly<
-    Record<string, { readonly on: boolean; readonly to?: 'boiler' | 'tank' | 'both'; readonly since: string; readonly proven: boolean }>
+    Record<
+      string,
+      {
+        readonly on: boolean;
+        readonly to?: 'boiler' | 'tank' | 'both';
+        readonly since: string;
+        readonly proven: boolean;
+        readonly provenAt?: { readonly at: string; readonly by: string };
+      }
+    >
   >;
   /** m³ fed, of what was measured */
   readonly fed: number;
@@ -54,6 +64,8 @@ export interface State {
         readonly initials?: string;
         /** Why the log did not bear it out when it was told: it came late, or by a way that did not ask. */
         readonly against?: string;
+        /** Nobody was asked: the log, or the club’s book, shows it. */
+        readonly shown?: true;
       }
     >
   >;
@@ -65,7 +77,16 @@ export interface State {
     readonly forbids: Forbids;
     readonly at: string;
     readonly by: string;
+    readonly clearedAt?: string;
   }[];
+  /** Faults that were open when it began. */
+  readonly before: readonly { readonly text: string; readonly forbids: Forbids; readonly clearedAt?: string }[];
+  /** What was said last of each thing that was tested, by its name. */
+  readonly tests: Readonly<Record<string, Omit<Test, 'test'> & { readonly at: string; readonly by: string }>>;
+  /** Whoever has kept it, from when. */
+  readonly keepers: readonly { readonly name: string; readonly at?: string }[];
+  /** It is being handed over, and has not been taken. */
+  readonly offer?: { readonly to: string; readonly next: string; readonly at: string; readonly by: string };
   readonly override?: Readonly<Override> & { readonly by: string; readonly at: string };
   readonly signatures: readonly (Sign & { readonly at: string; readonly by: string })[];
   readonly endedAt?: string;
@@ -76,4 +97,19 @@ export interface Context {
   readonly fitOut: FitOut;
   readonly procedure: Procedure;
   readonly keeper: string;
+  readonly begun?: Begun;
 }
+
+/** What it was begun with, as the book had it then. */
+export interface Begun {
+  /** Public running: chosen, and not guessed from what it is for. */
+  readonly public: boolean;
+  /** How many proven feeds the club asks for it. */
+  readonly feedsAsked: number;
+  readonly faults: readonly { readonly text: string; readonly forbids: Forbids }[];
+  /** The latest last day of each kind of paper, written 2026-06-13. */
+  readonly papers: readonly { readonly kind: string; readonly expires: string }[];
+}
+
+/** What is wrong with it and not fixed, found before it began or since. */
+export const openFaults = ({ before, faults }: Pick<State, 'before' | 'faults'>) => [...before, ...faults].filter((f) => !f.clearedAt);

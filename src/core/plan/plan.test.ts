@@ -164,7 +164,7 @@ describe('the day sheet', () => {
       henDay.procedure.steps
         .slice(
           0,
-          henDay.procedure.steps.findIndex((s) => s.key === 'fire-up')
+          henDay.procedure.steps.findIndex((s) => s.key === 'chores')
         )
         .map((s) => s.key)
     );

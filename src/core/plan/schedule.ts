@@ -64,16 +64,17 @@ function freeFrom(hand: Hand, taken: readonly Span[], from: number, span: number
  * @param lit when the fire was lit, if it is burning already
  */
 export function schedule(tasks: readonly Task[], hands: readonly Hand[], at: Clock = {}): Schedule {
-  const first = place(tasks, hands, at);
-  // A chore that must not be dropped and found no wait to go into is done like any other step, and the day is the longer for it.
-  const dropped = new Set(first.left.filter((t) => t.step.kept && t.step.chore).map((t) => t.step.key));
+  const made = place(tasks, hands, at);
+  // A chore that must not be dropped and found no wait to go into is done like any other step, and the day is the longer for it. What
+  // takes a wait may push another out of it: asked again until none is left over.
+  const dropped = new Set(made.left.filter((t) => t.step.kept && t.step.chore).map((t) => t.step.key));
   return dropped.size
-    ? place(
+    ? schedule(
         tasks.map((t) => (dropped.has(t.step.key) ? { ...t, step: { ...t.step, chore: false } } : t)),
         hands,
         at
       )
-    : first;
+    : made;
 }
 
 function place(tasks: readonly Task[], hands: readonly Hand[], { from = 0, lit: burning, plain }: Clock): Schedule {

@@ -35,6 +35,8 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
           : (rule.evidence ?? 'tick'),
     ...(rule.proof ? { proof: rule.proof(fitOut) } : {}),
     ...(rule.again ? { again: true } : {}),
+    ...(rule.round ? { round: rule.round } : {}),
+    ...(rule.shown ? { shown: rule.shown } : {}),
     opens: of(rule.opens ?? [], fitOut),
     closes: of(rule.closes ?? [], fitOut),
     sets: of(rule.sets ?? [], fitOut),

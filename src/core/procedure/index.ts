@@ -1,6 +1,9 @@
+export * from './book';
 export * from './compose';
 export { libraryVersion } from './library';
+export { bypassed, carries, feedsAt, turned } from './library/fits';
 export * from './observations';
+export * from './rounds';
 export * from './step';
 export * from './things';
 export * from './valves';

@@ -23,6 +23,8 @@ export const observations = {
   priming: 'water carried over with the steam',
   'water returns': 'water returns briskly to the glass',
   'glasses agree': 'both glasses agree',
+  'standing by': 'standing by: fire banked, held still',
+  'running again': 'running again',
   'running ends': 'the running is ending',
   'fire out': 'fire seen to be out',
   'engine cold': 'cold to the hand'

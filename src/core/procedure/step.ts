@@ -1,5 +1,6 @@
 import type { FitOut } from '../engine';
 import { type Observation, showsAt } from './observations';
+import type { RoundKey } from './rounds';
 import type { Act, ThingKey } from './things';
 import type { Valve } from './valves';
 
@@ -39,7 +40,19 @@ export type Proof =
       readonly eighths: readonly number[];
     }
   /** So many valves, each seen to lift and to shut again; or why not, in writing. */
-  | { readonly kind: 'lifts'; readonly valves: number };
+  | { readonly kind: 'lifts'; readonly valves: number }
+  /** The needle stood within so much of what each valve is stamped when it lifted, Pa at the gauge. */
+  | { readonly kind: 'agrees'; readonly sets: readonly number[]; readonly within: number }
+  /** So many of these feeds, seen to work today and with no fault open: the club’s rule for public running. */
+  | { readonly kind: 'feeds'; readonly asked: number; readonly of: readonly string[] }
+  /** The needle on its pin, Pa at the gauge. */
+  | { readonly kind: 'at rest'; readonly atMost: number };
+
+/**
+ * By what the log shows a step to have been done, so that nobody is asked: a reading that it waited for, something seen, the match, what it closes
+ * found closed, a round on the fire, valves as it sets them, the feeds it proves proven, the oil can.
+ */
+export type Shown = 'reading' | 'seen' | 'lit' | 'closed' | 'fuel' | 'valves' | 'proven' | 'oil' | 'agrees';
 
 /**
  * What a step leaves set when it has been done. A tick tells which way something stands, not how far: what was said outright
@@ -62,6 +75,14 @@ export type Setting =
   /** Share of the tanks, 0 to 1. */
   | { readonly tank: number };
 
+/** What the book says to a step, and whether that bears it out. */
+export interface Known {
+  /** ISO 8601: when the book was asked. */
+  readonly at: string;
+  readonly says: readonly string[];
+  readonly done: boolean;
+}
+
 /** A step of one engine's procedure, as stored with the steaming: plain data. */
 export interface Step {
   readonly key: string;
@@ -78,6 +99,12 @@ export interface Step {
   readonly proof?: Proof;
   /** A second look: what an earlier step stood on does not serve for it. */
   readonly again?: true;
+  /** One point of a round that is looked at in one go. */
+  readonly round?: RoundKey;
+  /** Not asked where the log shows it. */
+  readonly shown?: Shown;
+  /** Borne out by the club’s book when the steaming began. */
+  readonly known?: Known;
   readonly opens: readonly ThingKey[];
   readonly closes: readonly ThingKey[];
   /** How it leaves valves, feeds, fire and tanks. */
@@ -120,6 +147,8 @@ export interface StepRule {
   readonly evidence?: Evidence;
   readonly proof?: (fitOut: FitOut) => Proof;
   readonly again?: true;
+  readonly round?: RoundKey;
+  readonly shown?: Shown;
   readonly opens?: Of<readonly ThingKey[]>;
   readonly closes?: Of<readonly ThingKey[]>;
   readonly sets?: Of<readonly Setting[]>;

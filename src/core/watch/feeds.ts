@@ -1,5 +1,5 @@
 import type { Feed, FitOut } from '../engine';
-import type { State } from '../log';
+import { openFaults, type State } from '../log';
 import { psi } from '../units';
 
 /**
@@ -8,12 +8,13 @@ import { psi } from '../units';
  */
 export function feedsNow(
   { feeds }: Pick<FitOut, 'feeds'>,
-  state: Pick<State, 'pressure' | 'valves' | 'phase' | 'feeds' | 'faults'>
+  state: Pick<State, 'pressure' | 'valves' | 'phase' | 'feeds' | 'faults' | 'before'>
 ): Feed[] {
   const pressure = (state.pressure?.value ?? 0) + psi(0.5);
   const { regulator } = state.valves;
   const moves = regulator ? regulator.open > 0 : state.phase === 'Run';
-  const faulty = ({ name }: Feed) => state.faults.some((x) => x.forbids !== 'nothing' && x.text.toLowerCase().includes(name.toLowerCase()));
+  const faulty = ({ name }: Feed) =>
+    openFaults(state).some((x) => x.forbids !== 'nothing' && x.text.toLowerCase().includes(name.toLowerCase()));
   const rank = (x: Feed) => (state.feeds[x.name]?.proven ? 0 : 2) + (x.turning ? 1 : 0);
   return feeds
     .filter((x) => x.plumbed && x.kind !== 'bottle' && x.from <= pressure && (!x.turning || moves) && !faulty(x))

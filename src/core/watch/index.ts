@@ -1,5 +1,7 @@
 export * from './drills';
 export * from './due';
-export { feedsNow } from './feeds';
+export { feedsNow, feedWords } from './feeds';
 export * from './low-water';
 export * from './warnings';
+export * from './card';
+export * from './duties';

@@ -88,7 +88,7 @@ const rules: readonly Rule[] = [
         }
       : undefined,
   ({ fire, kind, feeds }, state) => {
-    const bar = state.faults.find((x) => x.forbids === 'steaming');
+    const bar = state.faults.find((x) => x.forbids === 'steaming' && !x.clearedAt);
     return bar && inSteam(state)
       ? {
           key: 'barred',

@@ -242,13 +242,15 @@ describe('what is due', () => {
       lit,
       [1, 'phase', { phase: 'Raise' }],
       [2, 'tick', { step: 'alight', outcome: 'done' }],
-      [3, 'tick', { step: 'fire-up', outcome: 'done' }]
+      [3, 'fire', { act: 'fuel on' }],
+      [4, 'fire', { act: 'fuel on' }]
     ]);
     const plan = due(procedure, raising.state, at(4));
     expect(plan.now?.step.chore).toBe(true);
     expect(plan.missed.map((p) => p.step.phase)).toContain('Look over');
     const hot = add(raising, entry([5, 'reading', { pressure: psi(31) }], 98));
-    expect(due(procedure, hot.state, at(5)).now?.step.key).toBe('needle');
+    // What the reading shows, it is not asked for.
+    expect(due(procedure, hot.state, at(5)).now?.step.key).toBe('leaks-30');
   });
 
   it('what comes next is the rest of this phase and the later ones, in order; only what must be done comes back from an earlier one', () => {

@@ -12,6 +12,7 @@
     now,
     stops,
     passengers,
+    carries,
     plans,
     mayOverride,
     problem
@@ -21,6 +22,8 @@
     now: number;
     stops: readonly string[];
     passengers: readonly string[];
+    /** Whether it ever carries anybody. */
+    carries: boolean;
     plans: readonly { id: string; wantedAt: Date; purpose: string }[];
     mayOverride: boolean;
     problem?: string | undefined;
@@ -43,6 +46,13 @@
     {#if passengers.length}<p class="strip">▲ Not with passengers: {passengers.join('; ')}.</p>{/if}
     {#if !barred || mayOverride}
       <TextInput labelText="What for" name="purpose" maxlength={120} placeholder="Public running, members’ day, steam test" />
+      {#if carries}
+        <label class="public"
+          ><input type="checkbox" name="public" value="yes" /><span
+            >Public running <span class="second">The club’s rule for proven feeds is held before anybody is carried.</span></span
+          ></label
+        >
+      {/if}
       {#if plans.length}
         <Select labelText="Begun from" name="plan" selected={today?.id ?? ''}>
           {#each plans as p (p.id)}<SelectItem
@@ -65,3 +75,22 @@
     {/if}
   </form>
 </Modal>
+
+<style>
+  .public {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    min-height: 44px;
+    cursor: pointer;
+  }
+  .public .second {
+    display: block;
+  }
+  input[type='checkbox'] {
+    accent-color: var(--works);
+    width: 22px;
+    height: 22px;
+    flex: none;
+  }
+</style>

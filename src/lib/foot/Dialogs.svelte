@@ -9,6 +9,7 @@
   import type { Footplate } from './footplate.svelte';
   import HandOver from './HandOver.svelte';
   import { keys } from './keys';
+  import ReleaseSheet from './ReleaseSheet.svelte';
   import SignOff from './SignOff.svelte';
   import ThrowAway from './ThrowAway.svelte';
 
@@ -28,7 +29,14 @@
     onclose={shut}
   />
 {:else if open === 'hand'}
-  <HandOver {people} keeper={foot.state.keeper} {next} onhand={(to, due) => foot.record('handover', { to, next: due })} onclose={shut} />
+  <HandOver
+    {foot}
+    {people}
+    keeper={foot.state.keeper}
+    {next}
+    onhand={(to, due) => foot.record('handover', { to, next: due, offered: true })}
+    onclose={shut}
+  />
 {:else if open === 'sign'}
   <SignOff
     state={foot.state}
@@ -41,6 +49,11 @@
     }}
     onclose={shut}
   />
+{:else if open === 'release'}
+  <Modal open on:close={shut} passiveModal modalHeading="Release to run" size="lg" hasScrollingContent>
+    <ReleaseSheet {foot} />
+    <p class="second"><a href="/release/{foot.steaming.id}">The release as a page, to print</a></p>
+  </Modal>
 {:else if open === 'throw'}
   <ThrowAway id={foot.steaming.id} engine={foot.fitOut.name} onclose={shut} />
 {:else if open === 'keys'}

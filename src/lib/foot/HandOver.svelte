@@ -2,14 +2,18 @@
   // A lit engine has a named keeper: who takes it, and what is due next.
   import { Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
+  import type { Footplate } from './footplate.svelte';
+  import Offered from './Offered.svelte';
 
   let {
+    foot,
     people,
     keeper,
     next,
     onhand,
     onclose
   }: {
+    foot: Footplate;
     people: readonly string[];
     keeper: string;
     next: string;
@@ -25,7 +29,7 @@
 <Modal
   open
   modalHeading="Hand over"
-  primaryButtonText="They have it"
+  primaryButtonText="Offer it"
   secondaryButtonText="Keep it"
   primaryButtonDisabled={!to || !due.trim()}
   on:submit={() => (onhand(to, due.trim()), onclose())}
@@ -33,10 +37,12 @@
   on:click:button--secondary={onclose}
 >
   <div class="stack">
-    <p>{keeper} has this engine. Say it to their face first: water, fire, what is next.</p>
+    <p>{keeper} has this engine, until the other has said that they have it. Say it to their face first: water, fire, what is next.</p>
     <Select labelText="Who takes it" bind:selected={to}
       >{#each others as person (person)}<SelectItem value={person} text={person} />{/each}</Select
     >
     <TextInput labelText="What is due next" bind:value={due} maxlength={300} />
+    <p class="label">Goes with it</p>
+    <Offered {foot} />
   </div>
 </Modal>

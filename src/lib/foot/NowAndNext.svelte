@@ -2,11 +2,18 @@
   // What is to be done now, what was left, what comes next, and what stands open.
   import type { Dialog } from './dialogs';
   import type { Footplate } from './footplate.svelte';
+  import Duties from './Duties.svelte';
+  import DutyCard from './DutyCard.svelte';
   import NextSteps from './NextSteps.svelte';
   import NowStep from './NowStep.svelte';
   import OpenThings from './OpenThings.svelte';
+  import { unitChoice } from '../sheet/unit-choice';
+  import { liftsToSee } from './quick-actions';
+  import ReleaseLine from './ReleaseLine.svelte';
+  import WaterWay from './WaterWay.svelte';
+  import RoundCard from './RoundCard.svelte';
 
-  let { foot, onlift, onopen }: { foot: Footplate; onlift: () => void; onopen: (dialog: Dialog) => void } = $props();
+  let { foot, onopen }: { foot: Footplate; onopen: (dialog: Dialog) => void } = $props();
   const missed = $derived(foot.due.missed.length);
 </script>
 
@@ -17,6 +24,20 @@
     <p>Sign, and the record is closed.</p>
     <button class="plain go" onclick={() => onopen('sign')}>Sign and close</button>
   </article>
+{:else if foot.dutyNow}
+  {@const duty = foot.dutyNow}
+  <DutyCard {duty} onkeep={() => foot.keep(duty)} onput={(reason) => foot.putOff(duty, reason)} />
+{:else if foot.card.length > 1}
+  <RoundCard
+    points={foot.card}
+    refusal={foot.refusal}
+    carries={foot.procedure.steps.some((s) => s.act === 'carry')}
+    onall={foot.done}
+    onright={(step) => foot.tick({ step, outcome: 'done' })}
+    onnoted={(step, reason) => foot.tick({ step, outcome: 'done', reason })}
+    onfault={foot.faulty}
+    onskip={(step, reason) => foot.tick({ step, outcome: 'skipped', reason })}
+  />
 {:else if foot.placed}
   <NowStep
     placed={foot.placed}
@@ -25,16 +46,21 @@
     chosen={foot.chosen !== undefined}
     ondone={foot.done}
     onskip={foot.skip}
-    {onlift}
+    lifts={liftsToSee(foot.fitOut, foot.state, unitChoice())}
+    onlift={({ kind, body }) => foot.record(kind, body)}
     onending={() => foot.record('observation', { seen: 'running ends' })}
+    onrest={() => foot.record('reading', { pressure: 0 })}
     opens={foot.forecast.opens}
     onback={() => foot.choose(undefined)}
   />
 {/if}
+<Duties duties={foot.duties} standing={foot.standsBy} now={foot.now} onkeep={foot.keep} onstand={foot.standBy} />
+{#if foot.card[0]?.step.key === 'fit-to-run'}<ReleaseLine {foot} onopen={() => onopen('release')} />{/if}
 {#if missed}
   <button class="quiet missed" onclick={() => onopen('steps')}>{missed} earlier {missed === 1 ? 'step' : 'steps'} not done</button>
 {/if}
 <NextSteps next={foot.next} opens={foot.forecast.opens} phase={foot.state.phase} onchoose={foot.choose} onall={() => onopen('steps')} />
+<WaterWay fitOut={foot.fitOut} state={foot.state} onsend={foot.send} />
 <OpenThings open={foot.state.open} onclose={foot.shut} />
 
 <style>

@@ -6,6 +6,7 @@
   import { mark, printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
+  import type { Touch } from './quick-actions';
 
   let {
     placed,
@@ -15,8 +16,10 @@
     opens,
     ondone,
     onskip,
+    lifts = [],
     onlift,
     onending,
+    onrest,
     onback
   }: {
     placed: Placed;
@@ -28,8 +31,12 @@
     opens?: (step: Step) => number | undefined;
     ondone: (reason?: string) => void;
     onskip: (reason: string) => void;
-    onlift?: () => void;
+    /** What is to be seen of the valves, one touch each. */
+    lifts?: readonly Touch[];
+    onlift?: (touch: Touch) => void;
     onending?: () => void;
+    /** The needle was seen on its pin. */
+    onrest?: () => void;
     onback?: () => void;
   } = $props();
   const step = $derived(placed.step);
@@ -107,8 +114,12 @@
       <button type="button" class="quiet" onclick={() => (excusing = false)}>Back</button>
     </form>
   {:else}
-    {#if lacking && step.evidence === 'lift' && onlift}
-      <button class="plain done" onclick={onlift}>Log the lift</button>
+    {#if lacking && step.evidence === 'lift' && lifts.length && onlift}
+      <div class="lifts">
+        {#each lifts as touch (touch.word)}<button class="plain" onclick={() => onlift(touch)}>{touch.word}</button>{/each}
+      </div>
+    {:else if lacking && step.proof?.kind === 'at rest' && onrest}
+      <button class="plain done rest" onclick={onrest}>It stands at nothing</button>
     {:else if standing.is === 'waiting' && onending && step.gates.some((g) => g.kind === 'ending')}
       <button class="plain done" onclick={onending}>The running ends</button>
     {:else}
@@ -169,6 +180,15 @@
     min-height: 56px;
     margin: 10px 0 4px;
     font-size: 1.25rem;
+  }
+  .lifts {
+    display: grid;
+    gap: 8px;
+    margin: 10px 0 4px;
+  }
+  .lifts .plain {
+    min-height: 56px;
+    font-size: 1.125rem;
   }
   .why {
     margin-top: 4px;

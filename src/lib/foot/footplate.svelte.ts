@@ -1,9 +1,9 @@
 import type { Bodies, Context, Entry, Kind } from '$core/log';
-import { glassReading, type Maker, mayNotEnter, standing, unskipped } from '$core/log';
+import { add, type Forbids, glassReading, type Maker, mayNotEnter, standing, unskipped } from '$core/log';
 import type { ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
-import type { Glass } from '$core/units';
-import { type Drill, due, warnings } from '$core/watch';
+import { type Glass, printMarks, usualUnits } from '$core/units';
+import { cardOf, type Day, type Detail, type Drill, due, dutiesOf, type Duty, standingBy, warnings } from '$core/watch';
 import { clubNow, isoOf } from '../outbox/club-time';
 import type { Made } from '../outbox/made';
 import { ticking } from '../sheet/clock.svelte';
@@ -18,7 +18,9 @@ export interface Opened {
   readonly place: string;
   readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs' | 'used'>;
   readonly plan: DayPlan | null;
-  readonly member: { readonly id: string; readonly name: string };
+  /** Water used while it works, kg/s. */
+  readonly water: number;
+  readonly member: { readonly id: string; readonly name: string; readonly cards: Detail };
   /** What the member may do. */
   readonly rights: readonly string[];
   readonly now: number;
@@ -38,6 +40,8 @@ export class Footplate {
   readonly fitOut;
   readonly procedure;
   readonly me: string;
+  readonly #detail: Detail;
+  readonly #day: Day;
   readonly #maker: Maker;
   readonly #time;
   /** The step that was picked out of its turn. */
@@ -50,6 +54,14 @@ export class Footplate {
   readonly #said = $derived(this.log.entries.length);
   readonly state = $derived(this.log.state);
   readonly due = $derived.by(() => due(this.procedure, this.state, this.now));
+  readonly duties = $derived.by(() => dutiesOf(this.log, this.now, this.#day));
+  readonly standsBy = $derived(standingBy(this.state));
+  /** A duty that has come round, where no step is to be done first; one that is late comes before any step. */
+  readonly dutyNow = $derived.by(() => {
+    const [worst] = this.duties;
+    if (!worst || worst.state === 'waiting' || this.chosen) return undefined;
+    return !this.due.now || worst.late > 2 * 60_000 ? worst : undefined;
+  });
   readonly alarms = $derived.by(() => warnings(this.fitOut, this.state, this.now));
   readonly chosen = $derived.by(() => {
     const step = this.procedure.steps.find((s) => s.key === this.chosenKey);
@@ -60,16 +72,22 @@ export class Footplate {
   });
   /** When every step waits, the nearest one is shown with what it waits for. */
   readonly placed = $derived(this.chosen ?? this.due.now ?? this.due.next[0]);
-  readonly next = $derived(this.due.next.filter((p) => p.step.key !== this.placed?.step.key));
+  /** What one touch can say: the step, or the points of its round. */
+  readonly card = $derived.by(() =>
+    this.placed ? (this.chosen ? [this.placed] : cardOf(this.placed, this.procedure, this.state, this.now, this.#detail)) : []
+  );
+  readonly next = $derived(this.due.next.filter((p) => this.card.every((c) => c.step.key !== p.step.key)));
   readonly finished = $derived.by(() => this.procedure.steps.every((s) => this.state.steps[s.key]));
 
   /** To be made while the page's component is. */
-  constructor({ id, context, member, entries, place, known, plan, rights, now }: Opened) {
+  constructor({ id, context, member, entries, place, known, plan, water, rights, now }: Opened) {
     this.steaming = new Steaming({ id, context, member, entries, place });
     this.forecast = new Forecast({ id, known, plan });
     this.fitOut = context.fitOut;
     this.procedure = context.procedure;
     this.me = member.name;
+    this.#detail = member.cards;
+    this.#day = { water, ...(plan ? { wants: plan.wants } : {}) };
     this.#maker = { name: member.name, may: (right) => rights.includes(right) };
     this.#time = ticking(now, 1000);
     $effect(() => {
@@ -85,10 +103,13 @@ export class Footplate {
   /** Button, key, quick line and dialog all come through here, and the server asks the same. Whether it was entered. */
   enter = (made: readonly Made[]): boolean => {
     const now = clubNow();
-    for (const m of made) {
-      const entry = { ...m, id: '', at: isoOf(now), by: this.me, source: 'person' } as Entry;
-      this.refusal = mayNotEnter(entry, this.log, this.#maker, now)?.sentence;
+    // Each is judged as if those before it had gone in.
+    let log = this.log;
+    for (const [i, m] of made.entries()) {
+      const entry = { ...m, id: `${i}`, at: isoOf(now + i), by: this.me, source: 'person' } as Entry;
+      this.refusal = mayNotEnter(entry, log, this.#maker, now)?.sentence;
       if (this.refusal) return false;
+      if (i < made.length - 1) log = add(log, entry);
     }
     this.steaming.recordAll(made);
     return true;
@@ -104,18 +125,30 @@ export class Footplate {
     if (this.enter([{ kind: 'tick', body }])) this.chosenKey = undefined;
   };
   done = (reason?: string): void => {
-    const step = this.placed?.step;
-    if (step)
-      this.tick({
-        step: step.key,
-        outcome: 'done',
-        ...(reason ? { reason } : {}),
-        ...(step.evidence === 'initials' ? { initials: initialsOf(this.me) } : {})
-      });
+    const ticks = this.card.map(({ step: { key, evidence } }): Made => {
+      const said = { ...(reason ? { reason } : {}), ...(evidence === 'initials' ? { initials: initialsOf(this.me) } : {}) };
+      return { kind: 'tick', body: { step: key, outcome: 'done', ...said } };
+    });
+    if (ticks.length && this.enter(ticks)) this.chosenKey = undefined;
+  };
+  /** The keeper's word, given on the release. */
+  release = (): void => this.tick({ step: 'fit-to-run', outcome: 'done', initials: initialsOf(this.me) });
+  /** A point that is not as it should be is a fault, and is left for another day where it may be. */
+  faulty = (key: string, text: string, forbids: Forbids): void => {
+    const step = this.procedure.steps.find((s) => s.key === key)!;
+    const fault: Made = { kind: 'fault', body: { text: `${printMarks(step.what, usualUnits)}: ${text}`, forbids } };
+    this.enter(step.must ? [fault] : [fault, { kind: 'tick', body: { step: key, outcome: 'skipped', reason: text } }]);
   };
   skip = (reason: string): void => {
     if (this.placed) this.tick({ step: this.placed.step.key, outcome: 'skipped', reason });
   };
+  keep = ({ touch }: Duty): void => {
+    if (touch) this.enter(touch.made);
+  };
+  putOff = ({ key, what }: Duty, put: string): void => this.record('duty', { duty: key, what: printMarks(what, usualUnits), put });
+  /** Banked and waiting, and moving again. */
+  standBy = (by: boolean): void => this.record('observation', { seen: by ? 'standing by' : 'running again' });
+  send = (feed: string, to: 'boiler' | 'both' | 'tank'): void => this.record('feed', { feed, on: to !== 'tank', to });
   choose = (step: string | undefined): void => void (this.chosenKey = step);
 
   /** A reading by pointing. A pressure just logged is the one that the glass was taken at. */

@@ -137,6 +137,17 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
   return out;
 }
 
+/** Which lift is to be seen next of each valve: that it opens, then that it shuts. */
+export function liftsToSee(f: FitOut, state: State, units: UnitChoice): Touch[] {
+  const all = actionsOf(f, state, units).find((a) => a.key === 'v');
+  return (all && 'choices' in all ? all.choices : []).filter(({ body }) => {
+    const { valve, lifted } = body as Bodies['lift'];
+    const of = state.lifts.filter((l) => l.valve === valve);
+    const opened = of.some((l) => l.lifted !== undefined);
+    return lifted === undefined ? opened && !of.some((l) => l.reseated !== undefined) : !opened;
+  });
+}
+
 /** Faults that are found on the move, so that one is logged in two touches. */
 export const commonFaults = (f: FitOut): string[] => [
   ...(f.feeds.some((x) => x.kind === 'injector') ? ['Injector will not pick up'] : []),

@@ -1,9 +1,10 @@
 import { isZone, Refusal, usualUnits } from '$core/units';
+import { type Detail, details } from '$core/watch';
 import { changePassword } from '$server/accounts/keeping';
 import { passwordSchema } from '$server/accounts/secrets';
 import { endSession, sessionsOf } from '$server/accounts/sessions';
 import { acts, check, need, orRefusal } from '$server/answer';
-import { membersOf, saveUnits, saveZone, unitsSchema } from '$server/members';
+import { feedsAskedOf, membersOf, saveCards, saveFeedsAsked, saveUnits, saveZone, unitsSchema } from '$server/members';
 import type { RequestEvent } from './$types';
 import { fail, redirect } from '@sveltejs/kit';
 
@@ -11,9 +12,10 @@ const themes = ['sheet', 'lamp', 'sun'];
 
 export const load = async ({ locals }) => {
   const member = need(locals);
-  const [members, sessions] = await Promise.all([membersOf(member.club), sessionsOf(member)]);
+  const [members, sessions, feedsAsked] = await Promise.all([membersOf(member.club), sessionsOf(member), feedsAskedOf(member.club)]);
   return {
     members,
+    feedsAsked,
     zones: Intl.supportedValuesOf('timeZone'),
     sessions: sessions.map((s) => ({ ...s, here: s.hash === locals.session?.hash }))
   };
@@ -28,6 +30,13 @@ export const actions = {
     await saveUnits(member, units);
     return { at: 'units', done: true };
   },
+  cards: async ({ request, locals }) => {
+    const member = need(locals);
+    const cards = String((await request.formData()).get('cards'));
+    if (!Object.hasOwn(details, cards)) return fail(400, { at: 'cards', problem: 'Choose full, usual or brief.' });
+    await saveCards(member, cards as Detail);
+    return { at: 'cards', done: true };
+  },
   zone: async ({ request, locals }) => {
     const member = need(locals, 'set the clock');
     const zone = String((await request.formData()).get('zone') ?? '')
@@ -36,6 +45,14 @@ export const actions = {
     if (!isZone(zone)) return fail(400, { at: 'zone', problem: 'Choose a time zone from the list, or UTC.' });
     await saveZone(member, zone);
     return { at: 'zone', done: true };
+  },
+  feeds: async ({ request, locals }) => {
+    const member = need(locals, 'set the clock');
+    const asked = Number((await request.formData()).get('feeds'));
+    if (!Number.isInteger(asked) || asked < 0 || asked > 6)
+      return fail(400, { at: 'feeds', problem: 'Give a whole number of feeds, from 0 to 6. Two is usual.' });
+    await saveFeedsAsked(member, asked);
+    return { at: 'feeds', done: true };
   },
   theme: async ({ request, cookies, url }) => {
     const theme = String((await request.formData()).get('theme'));

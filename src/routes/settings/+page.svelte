@@ -1,6 +1,8 @@
 <script lang="ts">
+  import Cards from '$lib/settings/Cards.svelte';
   import ClubClock from '$lib/settings/ClubClock.svelte';
   import MembersHere from '$lib/settings/MembersHere.svelte';
+  import PublicRule from '$lib/settings/PublicRule.svelte';
   import Password from '$lib/settings/Password.svelte';
   import type { Said } from '$lib/settings/said';
   import Theme from '$lib/settings/Theme.svelte';
@@ -22,9 +24,13 @@
     ]}
   />
   <div class="two">
-    <Units units={data.member?.units} {said} />
+    <div class="stack">
+      <Units units={data.member?.units} {said} />
+      <Cards cards={data.member?.cards} trainee={data.member?.roles.every((r) => r === 'trainee') ?? false} {said} />
+    </div>
     <div class="stack">
       <Theme theme={data.theme} />
+      <PublicRule asked={data.feedsAsked} may={data.rights.includes('set the clock')} {said} />
       <ClubClock zone={data.zone} zones={data.zones} now={data.now} may={data.rights.includes('set the clock')} {said} />
     </div>
     <div class="stack">

@@ -1,7 +1,7 @@
 import { usualUnits } from '$core/units';
 import { tell } from '../audit';
 import { inClub, sql } from '../database';
-import type { Member } from '../members';
+import { cardsOf, type Member } from '../members';
 import type { Tx } from '../sql/json';
 import { together } from '../together';
 import { digest, newToken } from './secrets';
@@ -50,7 +50,18 @@ export async function sessionMember(token: string): Promise<{ member: Member; se
     void inClub(club, (tx) => tx`update session set seen_at = now() where club_id = ${club} and token_hash = ${hash}`).catch(() => {});
   return {
     session: { hash, until: expiresAt },
-    member: { club, clubName, demo, zone, id, name, signIn, roles, units: { ...usualUnits, ...settings.units } }
+    member: {
+      club,
+      clubName,
+      demo,
+      zone,
+      id,
+      name,
+      signIn,
+      roles,
+      units: { ...usualUnits, ...settings.units },
+      cards: cardsOf(roles, settings.cards)
+    }
   };
 }
 

@@ -1,5 +1,5 @@
 import { type FitOut, fitOutOf } from '$core/engine';
-import type { Summary } from '$core/log';
+import type { Begun, Context, Summary } from '$core/log';
 import type { DayPlan } from '$core/plan';
 import { type Procedure, procedureOf } from '$core/procedure';
 import type { Tx } from './json';
@@ -19,6 +19,7 @@ export interface Steaming {
   importedFrom: { club: string; at: string } | null;
   summary: Summary | null;
   plan: DayPlan | null;
+  begun: Begun | null;
 }
 
 /** What was stored with a steaming by any version, in today's terms. */
@@ -32,9 +33,14 @@ export const steamingIn = async (tx: Tx, club: string, id: string): Promise<Stea
   (
     await tx<Steaming[]>`
     select s.steaming_id as id, s.engine_id, s.keeper_id, coalesce(s.imported_from->>'keeper', m.name) as keeper, s.purpose, s.wanted_at, s.started_at,
-      s.ended_at, s.fit_out, s.procedure, s.override, s.imported_from, s.summary, s.plan
+      s.ended_at, s.fit_out, s.procedure, s.override, s.imported_from, s.summary, s.plan, s.begun
     from steaming s join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
     where s.club_id = ${club} and s.steaming_id = ${id}`
   ).map(readable)[0];
 
-export const contextOf = (s: Steaming) => ({ fitOut: s.fitOut, procedure: s.procedure, keeper: s.keeper });
+export const contextOf = ({ fitOut, procedure, keeper, begun }: Steaming): Context => ({
+  fitOut,
+  procedure,
+  keeper,
+  ...(begun ? { begun } : {})
+});

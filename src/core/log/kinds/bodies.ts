@@ -1,3 +1,4 @@
+export type { DutyBody } from './duty';
 export type { Fault } from './fault';
 export type { Feed } from './feed';
 export type { Fire } from './fire';

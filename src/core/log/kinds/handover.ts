@@ -1,11 +1,17 @@
-import { group, type Infer, text } from '../../form';
+import { flag, group, type Infer, optional, text } from '../../form';
 import type { KindOf } from './kind';
 
-const fields = group('Hand over', { to: text('To whom', 1, 120), next: text('What is next due', 1, 300) });
+const fields = group('Hand over', {
+  to: text('To whom', 1, 120),
+  next: text('What is next due', 1, 300),
+  offered: optional(flag('Until it is taken', 'It is with its keeper until the other has said that they have it.'))
+});
 export type Handover = Infer<typeof fields>;
 
 export const handover: KindOf<Handover> = {
   fields,
-  does: (state, { to }) => ({ ...state, keeper: to }),
-  says: ({ to, next }) => `Handed over to ${to}. Next: ${next}`
+  // What was written before an offer had to be taken handed it over there and then.
+  does: (state, { to, next, offered }, { at, by }) =>
+    offered ? { ...state, offer: { to, next, at, by } } : { ...state, keeper: to, keepers: [...state.keepers, { name: to, at }] },
+  says: ({ to, next, offered }) => `${offered ? 'Offered' : 'Handed over'} to ${to}. Next: ${next}`
 };

@@ -1,3 +1,5 @@
+import { type Cleared, cleared } from './cleared';
+import { duty, type DutyBody } from './duty';
 import { type Fault, fault } from './fault';
 import { type Feed, feed } from './feed';
 import { type Fire, fire } from './fire';
@@ -12,6 +14,7 @@ import { phase, type PhaseBody } from './phase';
 import { type Reading, reading } from './reading';
 import { type Sign, sign } from './sign';
 import { type Strike, strike } from './strike';
+import { type Taken, taken } from './taken';
 import { type Test, test } from './test';
 import { thing, type ThingBody } from './thing';
 import { type Tick, tick } from './tick';
@@ -25,6 +28,7 @@ export interface Bodies {
   valve: ValveBody;
   tick: Tick;
   oil: Oil;
+  duty: DutyBody;
   lift: Lift;
   test: Test;
   observation: ObservationBody;
@@ -32,6 +36,8 @@ export interface Bodies {
   fault: Fault;
   note: Note;
   handover: Handover;
+  taken: Taken;
+  cleared: Cleared;
   phase: PhaseBody;
   override: Override;
   sign: Sign;
@@ -47,6 +53,7 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   valve,
   tick,
   oil,
+  duty,
   lift,
   test,
   observation,
@@ -54,6 +61,8 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   fault,
   note,
   handover,
+  taken,
+  cleared,
   phase,
   override,
   sign,

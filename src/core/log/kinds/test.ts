@@ -8,4 +8,8 @@ const fields = group('Test', {
 });
 export type Test = Infer<typeof fields>;
 
-export const test: KindOf<Test> = { fields, says: ({ test, result, text }) => `${test}: ${result}${text ? `. ${text}` : ''}` };
+export const test: KindOf<Test> = {
+  fields,
+  does: (state, { test, ...said }, { at, by }) => ({ ...state, tests: { ...state.tests, [test]: { ...said, at, by } } }),
+  says: ({ test, result, text }) => `${test}: ${result}${text ? `. ${text}` : ''}`
+};

@@ -1,8 +1,7 @@
 import { group, type Infer, optional, text, union } from '../../form';
-import { type Phase, phases } from '../../procedure';
 import { stepDone } from '../events';
+import { advance } from '../shown';
 import { tickRefused } from '../standing';
-import type { Context, State } from '../state';
 import type { KindOf } from './kind';
 
 const of = { step: text('Which step', 1, 60), initials: optional(text('Initials', 1, 8)) };
@@ -11,14 +10,6 @@ const fields = union('Outcome', 'outcome', {
   skipped: group('skipped', { ...of, reason: text('Why it was skipped', 1, 300) })
 });
 export type Tick = Infer<typeof fields>;
-
-/** The phase moves on when nothing is left to do in it; it never moves back by itself. */
-function advance(state: State, { procedure }: Context, at: string): State {
-  let rank = phases.indexOf(state.phase);
-  while (rank < phases.length - 1 && procedure.steps.every((s) => s.phase !== phases[rank] || state.steps[s.key])) rank++;
-  const phase = phases[rank] as Phase;
-  return phase === state.phase ? state : { ...state, phase, phaseSince: at };
-}
 
 export const tick: KindOf<Tick> = {
   fields,

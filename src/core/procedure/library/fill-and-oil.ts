@@ -2,11 +2,9 @@ import type { FitOut } from '../../engine';
 import { mark, printGlass } from '../../units';
 import type { StepRule } from '../step';
 import {
-  bores,
   both,
   byHose,
   capital,
-  carries,
   drains,
   electric,
   filledThroughTop,
@@ -28,23 +26,6 @@ const byBucket = 0.012;
 /** Water and oil in, engine held still. */
 export const fillAndOil: readonly StepRule[] = [
   {
-    key: 'water-kind',
-    what: (f) => `Water to hand: ${f.water.kind}`,
-    how: (f) =>
-      sentences(
-        f.tanks.length > 0 ? 'Enough for the fill and the tanks.' : 'Enough for the fill.',
-        f.water.treatment === 'none'
-          ? 'No treatment for this engine.'
-          : `Treatment goes in the ${f.water.treatment}, dosed for the water actually changed: note the product, dose and litres.`
-      ),
-    why: (f) =>
-      f.water.treatment === 'none'
-        ? 'Scale is laid down a steaming at a time.'
-        : 'Scale is laid down a steaming at a time, and treatment guessed at makes the boiler foam.',
-    minutes: 3,
-    who: 'either'
-  },
-  {
     key: 'open-top',
     when: filledThroughTop,
     what: (f) => (valveOut(f) ? 'Take the safety valve out to fill' : 'Open the filler'),
@@ -55,20 +36,12 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'vent-open',
+    round: 'before water',
     when: (f) => f.vent && !filledThroughTop(f),
     what: 'Vent open',
     how: 'Before the water goes in.',
     why: 'Water cannot go in where air cannot get out.',
     opens: ['vent'],
-    minutes: 1
-  },
-  {
-    key: 'blow-down-shut',
-    when: (f) => f.blowDown,
-    what: 'Blow-down shut',
-    how: 'Feel it against its seat, cap or plug on.',
-    why: 'A fill that leaves by the bottom is found out at the top.',
-    sets: [{ valve: 'blow-down', open: 0 }],
     minutes: 1
   },
   {
@@ -101,6 +74,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'hose-off',
+    shown: 'closed',
     when: byHose,
     what: 'Hose valve shut, then hose off',
     how: 'At the level: valve, then hose.',
@@ -112,6 +86,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'close-top',
+    shown: 'closed',
     when: filledThroughTop,
     what: (f) => (valveOut(f) ? 'Safety valve back, finger-tight' : 'Filler shut'),
     how: 'Washer in place, funnel out. Finger-tight seals a good washer; a spanner spoils it.',
@@ -123,6 +98,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'vent-shut',
+    round: 'in',
     when: (f) => f.vent && !filledThroughTop(f),
     what: 'Vent shut, or cracked until steam shows',
     how: 'Say which: Joram keeps an open vent on the list.',
@@ -135,6 +111,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'glass-follows',
+    round: 'in',
     when: glass,
     what: 'See the glass follow',
     how: (f) =>
@@ -151,6 +128,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'hand-pump',
+    round: 'in',
     when: hasFeed('hand pump'),
     what: 'Hand pump proven',
     how: (f) => `Water goes to the boiler: feel it push back${glass(f) ? ', and see the glass move' : ''}.`,
@@ -160,6 +138,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'tanks',
+    round: 'in',
     when: (f) => f.tanks.length > 0,
     what: (f) => `${f.tanks.map((t) => t.name).join(' and ')} filled`,
     how: (f) =>
@@ -174,6 +153,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'displacement',
+    round: 'in',
     when: lubricated('displacement'),
     what: 'Displacement lubricator: drain, then fill',
     how: 'Isolate it, drain the water out, fill with steam oil, cap on.',
@@ -183,6 +163,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'mechanical',
+    round: 'in',
     when: lubricated('mechanical'),
     what: 'Mechanical lubricator filled and primed',
     how: 'Fill with steam oil, wind by hand until the check valve gives, see the ratchet take each tooth.',
@@ -192,6 +173,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'sight-feed',
+    round: 'in',
     when: lubricated('sight feed'),
     what: 'Sight feed filled',
     how: 'Drained of water, filled with steam oil, shut until there is steam.',
@@ -201,6 +183,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'wicks',
+    round: 'in',
     when: lubricated('wick'),
     what: 'Wicks in, boxes filled',
     how: 'Tail of each wick below the oil, plug in the pipe.',
@@ -211,6 +194,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'oil-round',
+    shown: 'oil',
     what: 'Oil round, point by point',
     how: (f) =>
       `${f.lubrication
@@ -229,6 +213,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'hold-regulator',
+    round: 'still',
     what: 'Regulator shut',
     how: 'Feel it against its stop.',
     why: 'With a leaking regulator it moves off by itself as pressure comes.',
@@ -238,6 +223,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'hold-gear',
+    round: 'still',
     when: (f) => f.cylinders.reverser !== 'none' || f.drive === 'gears' || f.drive === 'clutch',
     what: (f) =>
       capital(
@@ -257,6 +243,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'hold-brake',
+    round: 'still',
     when: both(wheels, (f) => f.brakes.length > 0 || f.mass > 5),
     what: (f) => (f.brakes.length ? 'Brake on, wheels chocked' : 'Wheels chocked'),
     how: 'Push it both ways.',
@@ -266,6 +253,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'hold-drains',
+    round: 'still',
     when: both(
       drains,
       not((f) => f.cylinders.drains === 'steam')
@@ -278,6 +266,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'bypass',
+    round: 'still',
     when: (f) => turned(f).some((x) => x.bypassShutSendsTo !== 'none'),
     what: 'Pump bypass: water goes to the tank',
     how: (f) => {
@@ -289,27 +278,6 @@ export const fillAndOil: readonly StepRule[] = [
     why: 'You choose when cold water goes in, not the motion.',
     sets: (f) => turned(f).flatMap((x) => (x.bypassShutSendsTo === 'none' ? [] : [{ feed: x.name, to: 'tank' as const }])),
     minutes: 1
-  },
-  {
-    key: 'tyres-wiped',
-    when: carries,
-    what: 'Tyres and rail head wiped of oil',
-    how: 'After the oil round.',
-    why: 'An engine that slips tears its fire.',
-    chore: true,
-    minutes: 2,
-    who: 'either',
-    materials: ['rags']
-  },
-  {
-    key: 'bore-note',
-    when: bores,
-    what: 'Fan battery charged, adapter fits',
-    how: 'Try the fan on the chimney for a second.',
-    why: 'A fan that dies half-way leaves a fire that does too.',
-    chore: true,
-    minutes: 1,
-    materials: ['fan', 'adapter', 'charged battery']
   },
   {
     key: 'element-covered',

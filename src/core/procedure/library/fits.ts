@@ -11,6 +11,7 @@ export const wheels = (f: FitOut) =>
   f.kind === 'tank locomotive' || f.kind === 'tender locomotive' || f.kind === 'road engine' || f.kind === 'portable';
 export const rails = (f: FitOut) => f.kind === 'tank locomotive' || f.kind === 'tender locomotive';
 export const road = (f: FitOut) => f.kind === 'road engine' || f.kind === 'portable';
+/** Heavy enough, and on rails, to carry people. */
 export const carries = (f: FitOut) => rails(f) && f.mass > 12;
 export const glass = (f: FitOut) => f.glasses.length > 0;
 export const feeds = (f: FitOut, ...kinds: FitOut['feeds'][number]['kind'][]) => f.feeds.filter((x) => x.plumbed && kinds.includes(x.kind));
@@ -46,7 +47,7 @@ export const at = (pascal: number): readonly Gate[] => [{ kind: 'pressure', atLe
 export const wp = (f: FitOut, share = 1) =>
   at(Math.min(Math.round((f.workingPressure * share) / psi(1)), Math.floor(inSteamAt(f) / psi(1))) * psi(1));
 /** A needle on its pin, to as near as it is read, Pa at the gauge. */
-const onItsPin = psi(1);
+export const onItsPin = psi(1);
 /** Nothing is opened, drained or turned by hand before the pressure is gone; without a gauge, before it is cold to the hand. */
 export const cooled = (f: FitOut): readonly Gate[] => [
   { kind: 'fire out' },
@@ -76,6 +77,10 @@ export const pumps = (f: FitOut) => f.feeds.some((x) => x.plumbed && x.kind.ends
 export const turned = (f: FitOut) => feeds(f, 'axle pump', 'crosshead pump', 'crankshaft pump');
 /** A feed whose water goes to the boiler or back to the tank. */
 export const bypassed = (f: FitOut) => f.feeds.some((x) => x.plumbed && x.bypassShutSendsTo !== 'none');
+/** Turned by an engine that can run without moving off: proven standing. */
+export const standingPump = (f: FitOut) => (f.drive === 'gears' || f.drive === 'clutch' ? feeds(f, 'crankshaft pump') : []);
+/** Proven only once it moves, or works. */
+export const movingPump = (f: FitOut) => turned(f).filter((x) => !standingPump(f).includes(x));
 /** What holds it where it stands. */
 export const held = (f: FitOut): string =>
   capital(

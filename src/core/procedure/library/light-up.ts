@@ -1,5 +1,5 @@
 import type { StepRule } from '../step';
-import { air, bores, both, capital, damper, electric, fan, fed, fuelOf, gas, glass, listed, not, sentences, solid, spirit } from './fits';
+import { air, bores, both, capital, damper, electric, fan, fed, fuelOf, gas, listed, not, sentences, solid, spirit } from './fits';
 
 /** From the last check to a fire that stays in. Water and valves are proven before fire, always. */
 export const lightUp: readonly StepRule[] = [
@@ -33,6 +33,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'plug-in',
+    round: 'laid',
     when: bores,
     what: 'Plug in the second chimney bore',
     how: 'Push it in far enough that the fan cannot lift it.',
@@ -42,6 +43,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'damper-open',
+    round: 'laid',
     when: damper,
     what: 'Damper open',
     how: 'Fully.',
@@ -51,6 +53,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'bed',
+    round: 'laid',
     when: solid,
     what: (f) =>
       f.fire.with === 'solid'
@@ -69,6 +72,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'fan-on',
+    round: 'laid',
     when: both(fan, (f) => f.habits.draught === 'before'),
     what: 'Fan on the chimney, running',
     how: 'Hold a smoking taper at the fire door: it must be drawn in.',
@@ -79,6 +83,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'air-on',
+    round: 'laid',
     when: air,
     what: 'Compressed air to the blower',
     how: 'A gentle hiss in the smokebox.',
@@ -88,6 +93,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'match',
+    shown: 'lit',
     when: solid,
     what: 'Light it',
     how: (f) =>
@@ -116,6 +122,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'alight',
+    shown: 'seen',
     when: solid,
     what: (f) =>
       f.fire.with === 'solid' && f.fire.start === 'charcoal' ? 'Charcoal well alight, all over' : 'Start fuel well alight, all over',
@@ -129,10 +136,11 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'first-coal',
+    shown: 'fuel',
     when: both(solid, (f) => f.fire.with === 'solid' && f.fire.start !== 'wood'),
     what: (f) => (fuelOf(f) === 'coal' ? 'First coal, a little' : `More ${fuelOf(f)}, a little`),
     how: (f) =>
-      `Pieces of ${f.size === 'full' ? 'a fist' : f.size === 'medium' ? 'a walnut' : 'a hazelnut'} or so, where it is brightest. Each charge alight before the next.`,
+      `Pieces of ${f.size === 'full' ? 'a fist' : f.size === 'medium' ? 'a walnut' : 'a hazelnut'} or so, where it is brightest. Then little and often, each charge alight before the next, door shut. Smoke that lifts straight from the chimney is draught; smoke at the door is none.`,
     why: 'A tenth at a time keeps the bed hot. A whole bed of cold fuel at once puts out a small fire.',
     needs: ['alight'],
     gates: [{ kind: 'seen', what: 'start fuel alight' }],
@@ -159,6 +167,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'gas-set',
+    shown: 'seen',
     when: gas,
     what: (f) =>
       f.fire.with === 'gas' && f.fire.burners > 1
@@ -172,6 +181,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'spirit-light',
+    shown: 'lit',
     when: spirit,
     what: (f) => (f.fire.with === 'spirit' ? `Light ${f.fire.charge}, burner under` : ''),
     how: 'Measured away from the engine, bottle capped. Note the time.',
@@ -201,20 +211,12 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'start-temperature',
+    shown: 'reading',
     when: (f) => f.size !== 'tabletop',
     what: 'Log how warm the water was',
     how: 'From the boiler’s thermometer, or the water it was filled with: type 12c.',
     why: 'A raise that begins ten degrees warmer is a tenth shorter. Without it this engine’s times cannot be compared.',
     evidence: 'temperature reading',
-    chore: true,
-    minutes: 1
-  },
-  {
-    key: 'look-again',
-    when: both(glass, solid),
-    what: 'Look at the glass and under the engine',
-    how: 'No drips, level where you left it.',
-    why: 'A leak you can see now is one you need not find at pressure.',
     chore: true,
     minutes: 1
   }

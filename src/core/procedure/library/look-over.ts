@@ -15,6 +15,7 @@ import {
   lubricated,
   names,
   not,
+  onItsPin,
   p,
   pumps,
   rails,
@@ -53,6 +54,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'smokebox',
+    round: 'fireside',
     when: both(solid, wheels),
     what: 'Smokebox clean and tight',
     how: 'Ash out. Blower jets and blast nozzle clear with a fine pricker. Door and joints seat all round.',
@@ -62,6 +64,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'tubes',
+    round: 'fireside',
     when: both(solid, wheels),
     what: 'Tubes clear, end to end',
     how: 'Look through each tube to the light. Brush any that are dull.',
@@ -71,6 +74,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'grate',
+    round: 'fireside',
     when: solid,
     what: (f) =>
       f.fire.with === 'solid' && f.fire.gratePieces > 1 && f.size !== 'full'
@@ -85,6 +89,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'firebox',
+    round: 'fireside',
     when: solid,
     what: 'Firebox: crown, stays, seams dry',
     how: (f) =>
@@ -96,6 +101,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'doors',
+    round: 'around',
     when: (f) => f.manholes + f.mudholes > 0,
     what: (f) => `Manhole and mudhole doors tight (${f.manholes + f.mudholes})`,
     how: 'Every door fitted, joint dated, nut firm. Feel for grit on the seat where one was off.',
@@ -113,15 +119,19 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'gauge-zero',
+    shown: 'reading',
     when: (f) => f.gauge,
     what: 'Pressure gauge at zero, siphon filled',
-    how: 'Needle on its stop, face readable from where you stand.',
+    how: 'Needle on its stop, face readable from where you stand. Log it at nothing.',
+    evidence: 'pressure reading',
+    proof: () => ({ kind: 'at rest', atMost: onItsPin }),
     why: 'A gauge that does not start at zero does not tell the truth at the top either, and a dry siphon cooks it.',
     minutes: 1,
     must: true
   },
   {
     key: 'glass-clean',
+    round: 'around',
     when: glass,
     what: (f) => (f.glasses.length > 1 ? 'Both glasses clean, cocks free' : 'Glass clean, cocks free'),
     how: (f) =>
@@ -132,6 +142,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'feeds-look',
+    round: 'around',
     when: (f) => hasFeed('hand pump', 'axle pump', 'crosshead pump', 'crankshaft pump', 'injector')(f),
     what: 'Feeds complete, strainers clean',
     how: (f) =>
@@ -145,6 +156,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'fastenings',
+    round: 'around',
     when: (f) => f.size !== 'tabletop',
     what: 'Round the engine: nothing loose',
     how: (f) => `Nuts, pins, cotters, ${wheels(f) ? 'wheels on their seats, ' : ''}cladding. After a first heat, nip up again.`,
@@ -154,6 +166,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'brakes',
+    round: 'around',
     when: (f) => f.brakes.length > 0,
     what: (f) => (f.brakes.length > 1 ? 'Brakes free and working by hand' : 'Brake works'),
     how: (f) => `Apply, push, release. ${f.brakes.some((b) => b.isolator) ? 'Isolators open.' : ''}`.trim(),
@@ -162,6 +175,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'coupling',
+    round: 'around',
     when: carries,
     what: 'Couplings and hoses pull-tested',
     how: 'Drawbar pin home and split. Pull each hose.',
@@ -171,6 +185,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'road-gear',
+    round: 'around',
     when: road,
     what: 'Steering, tyres and hubs',
     how: 'Chains or worm without slack, tyres or roll sound, hub pins in.',
@@ -180,6 +195,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'damper-free',
+    round: 'around',
     when: damper,
     what: 'Damper works',
     how: 'Open, shut, and leave open.',
@@ -188,6 +204,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'drains-free',
+    round: 'around',
     when: both(drains, (f) => f.cylinders.drains === 'hand' || f.cylinders.drains === 'chest'),
     what: 'Drain cocks free',
     how: 'Work them through their travel.',
@@ -227,6 +244,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'bore-look',
+    round: 'around',
     when: bores,
     what: 'Plug for the second chimney bore to hand',
     how: 'Put it where the fan is. It goes in before the fan goes on.',
@@ -235,7 +253,18 @@ export const lookOver: readonly StepRule[] = [
     materials: ['plug for the second bore']
   },
   {
+    key: 'bore-note',
+    round: 'around',
+    when: bores,
+    what: 'Fan battery charged, adapter fits',
+    how: 'Try the fan on the chimney for a second.',
+    why: 'A fan that dies half-way leaves a fire that does too.',
+    minutes: 1,
+    materials: ['fan', 'adapter', 'charged battery']
+  },
+  {
     key: 'tender-look',
+    round: 'around',
     when: both((f) => f.kind === 'tender locomotive', rails),
     what: (f) => `Tender: pipes, sieve${bypassed(f) ? ', bypass' : ''}`,
     how: (f) =>
@@ -251,6 +280,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'joint-look',
+    round: 'around',
     when: not(solid),
     what: (f) => `${electric(f) ? 'Element' : 'Burner'} clean and seated`,
     how: (f) =>
@@ -261,5 +291,33 @@ export const lookOver: readonly StepRule[] = [
           : 'Burner tray clean and dry.',
     why: (f) => (electric(f) ? 'Scale keeps its heat in until it burns through.' : 'A burner out of place heats what it should not.'),
     minutes: 2
+  },
+  {
+    key: 'water-kind',
+    round: 'around',
+    what: (f) => `Water to hand: ${f.water.kind}`,
+    how: (f) =>
+      sentences(
+        f.tanks.length > 0 ? 'Enough for the fill and the tanks.' : 'Enough for the fill.',
+        f.water.treatment === 'none'
+          ? 'No treatment for this engine.'
+          : `Treatment goes in the ${f.water.treatment}, dosed for the water actually changed: note the product, dose and litres.`
+      ),
+    why: (f) =>
+      f.water.treatment === 'none'
+        ? 'Scale is laid down a steaming at a time.'
+        : 'Scale is laid down a steaming at a time, and treatment guessed at makes the boiler foam.',
+    minutes: 3,
+    who: 'either'
+  },
+  {
+    key: 'blow-down-shut',
+    round: 'around',
+    when: (f) => f.blowDown,
+    what: 'Blow-down shut',
+    how: 'Feel it against its seat, cap or plug on.',
+    why: 'A fill that leaves by the bottom is found out at the top.',
+    sets: [{ valve: 'blow-down', open: 0 }],
+    minutes: 1
   }
 ];

@@ -1,3 +1,4 @@
+import type { FitOut } from '../../engine';
 import type { StepRule } from '../step';
 import {
   both,
@@ -9,7 +10,6 @@ import {
   feeds,
   gas,
   glass,
-  hasFeed,
   held,
   listed,
   names,
@@ -18,10 +18,47 @@ import {
   sentences,
   solid,
   spirit,
+  standingPump,
   turning,
   wheels,
   wp
 } from './fits';
+
+/** One rule for each of a kind that an engine can have: two injectors are two proofs. */
+const upTo = (most: number): readonly number[] => Array.from({ length: most }, (_, i) => i);
+const numbered = (key: string, i: number) => (i === 0 ? key : `${key}-${i + 1}`);
+
+const injectorProven = (i: number): StepRule => {
+  const it = (f: FitOut) => feeds(f, 'injector')[i]!;
+  return {
+    key: numbered('prove-injectors', i),
+    round: 'feeds',
+    shown: 'proven',
+    proves: (f) => [it(f).name],
+    when: (f) => feeds(f, 'injector').length > i && f.habits.injector === 'standing',
+    what: (f) => `Prove the ${it(f).name.toLowerCase()}`,
+    how: 'Water fully on first, then steam slowly until it picks up. Waste dry.',
+    why: 'The cones must be cold: that is why water goes on first. Tested standing; the other school tests once moving.',
+    gates: (f) => wp(f, Math.min(0.9, Math.max(0.6, (it(f).from / f.workingPressure) * 1.2))),
+    minutes: 2
+  };
+};
+
+const pumpProven = (i: number): StepRule => {
+  const it = (f: FitOut) => feeds(f, 'hand pump', 'steam pump')[i]!;
+  return {
+    key: numbered('feeds-proven', i),
+    round: 'feeds',
+    shown: 'proven',
+    proves: (f) => [it(f).name],
+    when: (f) => feeds(f, 'hand pump', 'steam pump').length > i,
+    what: (f) => `Prove the ${it(f).name.toLowerCase()}`,
+    how: (f) => `Water to the boiler. Feel each stroke bite${glass(f) ? ', see the glass answer' : ''}.`,
+    why: (f) => sentences('Fitted is not proven.', carries(f) && 'The club’s rule is usually two proven feeds before the public rides.'),
+    gates: (f) => wp(f, 0.5),
+    minutes: 2
+  };
+};
 
 /** Before it moves: what is fitted is not yet what works. */
 export const prove: readonly StepRule[] = [
@@ -47,28 +84,11 @@ export const prove: readonly StepRule[] = [
     evidence: 'glass reading',
     minutes: 1
   },
-  {
-    key: 'prove-injectors',
-    proves: (f) => feeds(f, 'injector').map((x) => x.name),
-    when: both(hasFeed('injector'), (f) => f.habits.injector === 'standing'),
-    what: (f) => `Prove ${feeds(f, 'injector').length > 1 ? 'both injectors' : 'the injector'}`,
-    how: 'Water fully on first, then steam slowly until it picks up. Waste dry.',
-    why: 'The cones must be cold: that is why water goes on first. Tested standing; the other school tests once moving.',
-    gates: (f) => wp(f, Math.min(0.9, Math.max(0.6, ...feeds(f, 'injector').map((x) => (x.from / f.workingPressure) * 1.2)))),
-    minutes: 3
-  },
-  {
-    key: 'feeds-proven',
-    proves: (f) => feeds(f, 'hand pump', 'steam pump').map((x) => x.name),
-    when: (f) => feeds(f, 'hand pump', 'steam pump').length > 0,
-    what: (f) => `Prove the ${names(feeds(f, 'hand pump', 'steam pump'))}`,
-    how: (f) => `Water to the boiler. Feel each stroke bite${glass(f) ? ', see the glass answer' : ''}.`,
-    why: (f) => sentences('Fitted is not proven.', carries(f) && 'The club’s rule is usually two proven feeds before the public rides.'),
-    gates: (f) => wp(f, 0.5),
-    minutes: 2
-  },
+  ...upTo(4).map(injectorProven),
+  ...upTo(4).map(pumpProven),
   {
     key: 'valve-lifts',
+    shown: 'reading',
     when: (f) => f.gauge,
     what: (f) => (f.safetyValves.length > 1 ? 'See each safety valve lift and reseat' : 'See the safety valve lift and reseat'),
     how: (f) => `Set at ${f.safetyValves.map((v) => p(v.set)).join(' and ')}. Log where each opens and where it shuts. Stand clear.`,
@@ -88,6 +108,7 @@ export const prove: readonly StepRule[] = [
   },
   {
     key: 'relief',
+    shown: 'seen',
     when: not((f) => f.gauge),
     what: 'Relief valve feathers',
     how: 'Log the feather. Then the pressure is about the valve’s setting.',
@@ -97,15 +118,18 @@ export const prove: readonly StepRule[] = [
   },
   {
     key: 'gauge-agrees',
+    shown: 'agrees',
     when: (f) => f.gauge && f.safetyValves.length > 0 && not(spirit)(f),
     what: 'Gauge read against the valves',
     how: 'The needle at the lift, against the valve’s stamped figure.',
     why: 'Two instruments that disagree are a fault in one of them.',
+    proof: (f) => ({ kind: 'agrees', sets: f.safetyValves.map((v) => v.set), within: 0.05 * f.workingPressure }),
     needs: ['valve-lifts'],
     minutes: 1
   },
   {
     key: 'whistle',
+    round: 'answers',
     when: (f) => f.whistle && not(spirit)(f),
     what: 'Whistle: drain it, then sound it',
     how: 'Away from people’s ears.',
@@ -116,6 +140,7 @@ export const prove: readonly StepRule[] = [
   },
   {
     key: 'blower-proof',
+    round: 'answers',
     when: solid,
     what: (f) => (damper(f) ? 'Blower and damper answer' : 'Blower answers'),
     how: 'Blower up: the fire lifts. Blower down: it settles.',
@@ -135,6 +160,7 @@ export const prove: readonly StepRule[] = [
   },
   {
     key: 'isolators-open',
+    shown: 'closed',
     when: both(wheels, (f) => f.brakes.some((b) => b.kind !== 'hand' && b.isolator)),
     what: 'Isolators back open',
     how: 'Each one, by hand, after its test.',
@@ -146,6 +172,7 @@ export const prove: readonly StepRule[] = [
   },
   {
     key: 'warm-through',
+    round: 'warm',
     when: (f) => f.cylinders.drains !== 'none' && not(spirit)(f),
     what: 'Warm the cylinders through',
     how: (f) =>
@@ -180,24 +207,30 @@ export const prove: readonly StepRule[] = [
     minutes: 3
   },
   {
+    key: 'pump-standing',
+    shown: 'proven',
+    when: (f) => standingPump(f).length > 0,
+    proves: (f) => standingPump(f).map((x) => x.name),
+    what: (f) => `Prove the ${names(standingPump(f))}, standing`,
+    how: (f) =>
+      sentences(
+        `${f.drive === 'gears' ? 'Out of gear' : 'Clutch out'}, let the engine turn over gently, water to the boiler.`,
+        glass(f) && 'The glass must rise.'
+      ),
+    why: 'It can turn without moving off: what feeds is known before it goes anywhere.',
+    needs: ['warm-through', 'warm-gently'],
+    act: 'admit steam',
+    minutes: 3
+  },
+  {
     key: 'lubricator-on',
+    round: 'warm',
     when: (f) => f.lubrication.some((x) => x.kind === 'displacement' || x.kind === 'sight feed'),
     what: 'Lubricator open',
     how: 'A quarter turn, or so many drops a minute as this engine likes.',
     why: 'Steam alone washes the bores dry.',
     needs: ['warm-through', 'warm-gently'],
     minutes: 1
-  },
-  {
-    key: 'chimney-wipe',
-    when: carries,
-    what: 'Chimney wiped before passengers',
-    how: 'The first beats throw what has gathered.',
-    why: 'Nobody comes back for a second ride in a spotted shirt.',
-    chore: true,
-    minutes: 1,
-    who: 'either',
-    materials: ['rags']
   },
   {
     key: 'gas-proof',
@@ -223,8 +256,9 @@ export const prove: readonly StepRule[] = [
     needs: [
       'blow-through',
       'glasses-agree',
-      'prove-injectors',
-      'feeds-proven',
+      ...upTo(4).map((i) => numbered('prove-injectors', i)),
+      ...upTo(4).map((i) => numbered('feeds-proven', i)),
+      'pump-standing',
       'valve-lifts',
       'relief',
       'whistle',

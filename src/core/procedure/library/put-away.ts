@@ -28,6 +28,7 @@ import {
 export const putAway: readonly StepRule[] = [
   {
     key: 'ash',
+    round: 'cleaned',
     when: solid,
     what: 'Ash out: grate, ashpan, smokebox',
     how: 'While warm, not hot. Ash cold before it goes in any bin.',
@@ -37,6 +38,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'tubes-swept',
+    round: 'cleaned',
     when: solid,
     what: (f) => (f.habits.clean === 'after' ? 'Tubes swept, blast nozzle looked at' : 'Tubes: to be swept before the next steaming'),
     how: (f) =>
@@ -49,6 +51,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'burner-clean',
+    round: 'cleaned',
     when: not(solid),
     what: (f) => `${electric(f) ? 'Element' : 'Burner'} dry and clean`,
     how: (f) => (gas(f) ? 'Canister off, weighed, capped.' : 'Dry, no scale, covered.'),
@@ -57,6 +60,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'wicks-out',
+    shown: 'closed',
     when: lubricated('wick'),
     what: 'Wicks out',
     how: 'Hang them in their box.',
@@ -67,6 +71,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'drain-all',
+    round: 'left',
     what: (f) => `${capital(listed([f.tanks.length > 0 && 'tanks', 'pipes', pumps(f) && 'pumps']))} drained`,
     how: (f) =>
       `${capital(
@@ -86,6 +91,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'rust',
+    round: 'left',
     when: both(drains),
     what: 'Oil against rust',
     how: (f) => sentences('Bores and bright work wiped while warm.', turning(f) && 'A few turns by hand.'),
@@ -97,6 +103,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'wash-out',
+    round: 'left',
     when: (f) => f.mudholes > 0,
     what: 'Wash-out: is it due?',
     how: 'Count this steaming. When the club’s count is reached: doors off cold, washed through, looked into, new joints, dated.',
@@ -117,6 +124,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'boiler-state',
+    round: 'left',
     what: (f) => (f.storage === 'full' ? 'Boiler left full and treated' : 'Boiler left dry and open'),
     how: (f) =>
       f.storage === 'full'
@@ -131,6 +139,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'road-cover',
+    round: 'left',
     when: both(road, wheels),
     what: (f) => `Chimney covered, ${f.brakes.length ? 'brake on, ' : ''}chocked`,
     how: 'Rain goes down chimneys.',
@@ -140,6 +149,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'covers',
+    round: 'left',
     when: (f) => !road(f),
     what: 'Everything back on and covered',
     how: (f) => (f.comesOff ? `${f.comesOff} refitted.` : 'Plugs, caps, cover.'),
@@ -149,6 +159,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'used',
+    round: 'written',
     what: 'Fuel, water and oil used',
     how: (f) =>
       `${capital(
@@ -164,6 +175,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'faults-written',
+    round: 'written',
     what: 'Faults written down while remembered',
     how: (f) => `Each with what it forbids: steaming, ${carries(f) ? 'passengers, ' : ''}or nothing.`,
     why: 'A fault not written is found again by the next person, under pressure.',

@@ -32,16 +32,6 @@ import {
 /** From fire to working pressure. Temperature rises evenly; the needle sits still and then runs away. */
 export const raise: readonly StepRule[] = [
   {
-    key: 'fire-up',
-    when: solid,
-    what: 'Build the fire, little and often',
-    how: 'Each charge alight before the next. Door shut. Smoke that lifts straight from the chimney is draught; smoke at the door is none. Then leave it alone.',
-    why: (f) =>
-      `The needle will sit at zero for most of the wait${f.gauge ? ' and then run away: it is energy, not pressure, that rises evenly' : ''}.`,
-    needs: ['alight'],
-    minutes: 6
-  },
-  {
     key: 'pace',
     when: (f) => f.pace !== null,
     what: (f) => `Not faster than ${Math.round(f.pace!)} °C an hour`,
@@ -56,6 +46,7 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'chores',
+    round: 'wait',
     when: wheels,
     what: (f) => `Wait: finish the oil round${f.lamps ? ', lamps' : ''}, paperwork`,
     how: (f) =>
@@ -78,6 +69,7 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'tyres',
+    round: 'wait',
     when: carries,
     what: 'Chimney and cab wiped, seats and footboards ready',
     how: 'A quick wipe: passengers lean where it is dirty.',
@@ -88,7 +80,20 @@ export const raise: readonly StepRule[] = [
     materials: ['rags']
   },
   {
+    key: 'tyres-wiped',
+    round: 'wait',
+    when: carries,
+    what: 'Tyres and rail head wiped of oil',
+    how: 'After the oil round.',
+    why: 'An engine that slips tears its fire.',
+    chore: true,
+    minutes: 2,
+    who: 'either',
+    materials: ['rags']
+  },
+  {
     key: 'road-sign',
+    round: 'wait',
     when: both(road, (f) => f.size === 'full'),
     what: 'Ground clear ahead, ropes and boards out',
     how: 'Walk the first hundred paces.',
@@ -100,6 +105,7 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'boiling',
+    shown: 'seen',
     when: glass,
     what: 'It boils: the glass starts to bob',
     how: 'Log it when the level first moves.',
@@ -110,6 +116,7 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'warm-oil',
+    round: 'wait',
     when: both(wheels, drains),
     what: 'Drains still open, regulator still shut',
     how: 'Look and feel. Water may already drip from the drains.',
@@ -119,10 +126,11 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'needle',
+    shown: 'reading',
     when: (f) => f.gauge,
     what: 'Needle off its stop',
     how: 'Log the first pressure you can read.',
-    why: 'From the second reading on there is something to reckon with.',
+    why: 'The needle sits at nothing for most of the wait and then runs away: it is energy, not pressure, that rises evenly. From the second reading on there is something to reckon with.',
     evidence: 'pressure reading',
     gates: at(psi(2)),
     minutes: 1
@@ -152,6 +160,8 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'changeover',
+    shown: 'closed',
+    round: 'changeover',
     when: both(solid, fan),
     what: 'Blower on, then fan off',
     how: 'Crack the blower first and see it pull, then lift the fan. Let the fan run a minute to cool.',
@@ -169,6 +179,8 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'changeover-air',
+    shown: 'closed',
+    round: 'changeover',
     when: both(solid, air),
     what: 'Blower on, then air off',
     how: 'Shut the air valve before you take the hose off.',
@@ -190,6 +202,8 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'plug-out',
+    shown: 'closed',
+    round: 'changeover',
     when: bores,
     what: 'Plug out of the second chimney bore',
     how: 'Tongs or gloves. It has been in the smoke.',
@@ -226,6 +240,7 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'thermostat',
+    shown: 'seen',
     when: electric,
     what: 'Thermostat seen to cycle',
     how: 'The light goes out, the pressure holds, the light comes back.',
@@ -236,6 +251,7 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'level-hot',
+    shown: 'reading',
     when: glass,
     what: 'Read the glass near working pressure',
     how: (f) =>
@@ -247,6 +263,8 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'blower-down',
+    shown: 'valves',
+    round: 'near',
     when: solid,
     what: 'Blower down as pressure nears working pressure',
     how: (f) => `From about ${p(f.workingPressure * 0.85)}: blower to a whisper${damper(f) ? ', damper half' : ''}.`,
@@ -269,6 +287,7 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'spirit-steam',
+    shown: 'seen',
     when: both(spirit, (f) => f.whistle),
     what: 'Steam: the whistle sounds',
     how: 'A touch of it tells how far the pressure has come.',
@@ -278,11 +297,12 @@ export const raise: readonly StepRule[] = [
   },
   {
     key: 'leaks-wp',
+    round: 'near',
     when: (f) => f.gauge && not(spirit)(f),
     what: 'Look round again near working pressure',
     how: 'The same joints as before. What took up, what did not.',
     why: 'What still leaks now is a fault: write it down with the pressure.',
-    gates: (f) => wp(f, 0.9),
+    gates: (f) => wp(f, 0.85),
     minutes: 3
   }
 ];

@@ -13,13 +13,13 @@ import {
   hasFeed,
   kept,
   listed,
+  movingPump,
   not,
   rails,
   road,
   sentences,
   solid,
   spirit,
-  turned,
   wheels
 } from './fits';
 
@@ -54,6 +54,7 @@ export const run: readonly StepRule[] = [
   },
   {
     key: 'drains-shut',
+    shown: 'closed',
     when: (f) => drains(f) && f.cylinders.drains !== 'steam',
     what: 'Drains shut, once dry',
     how: 'After the first few turns, when what comes out is vapour.',
@@ -73,11 +74,12 @@ export const run: readonly StepRule[] = [
   },
   {
     key: 'axle-pump',
-    proves: (f) => turned(f).map((x) => x.name),
-    when: (f) => turned(f).length > 0,
-    what: (f) => `Prove the ${turned(f)[0]!.name.toLowerCase()}: water to the boiler`,
+    shown: 'proven',
+    proves: (f) => movingPump(f).map((x) => x.name),
+    when: (f) => movingPump(f).length > 0,
+    what: (f) => `Prove the ${movingPump(f)[0]!.name.toLowerCase()}: water to the boiler`,
     how: (f) => {
-      const { bypassShutSendsTo } = turned(f)[0]!;
+      const { bypassShutSendsTo } = movingPump(f)[0]!;
       return sentences(
         bypassShutSendsTo !== 'none' && `Bypass ${bypassShutSendsTo === 'boiler' ? 'shut' : 'open'} on this engine.`,
         glass(f) ? 'The glass must rise or hold.' : 'Feel it bite at each turn.',
@@ -89,44 +91,10 @@ export const run: readonly StepRule[] = [
     minutes: 3
   },
   {
-    key: 'glass-habit',
-    when: glass,
-    what: (f) => (solid(f) ? `Glass before every firing${wheels(f) ? ' and every hill' : ''}` : 'Glass at its interval'),
-    how: (f) =>
-      sentences(
-        `Log it at least every ${f.size === 'full' ? 'ten' : f.size === 'medium' ? 'five' : 'three'} minutes.`,
-        fed(f) &&
-          `Feed a little and often${solid(f) ? ', while the fire is bright' : ''}${wheels(f) ? ', never at the foot of a bank' : ''}.`,
-        wheels(f) && 'On a slope the glass reads false: read it on the level.'
-      ),
-    why: (f) => (fed(f) ? 'A cold slug costs pressure you will want later.' : 'Nothing can be put in: what is in it is what there is.'),
-    evidence: 'glass reading',
-    minutes: 5
-  },
-  {
-    key: 'fire-habit',
-    when: solid,
-    what: 'Fire thin, bright and even',
-    how: (f) =>
-      `Little and often on the bright places. Blower on whenever the regulator shuts. Too much steam: ${fed(f) ? 'feed if there is room, ' : ''}${damper(f) ? 'damper, ' : ''}blower off, and the door last.`,
-    why: 'With the regulator shut and no blower the flame looks for the way you are standing.',
-    minutes: 10
-  },
-  {
-    key: 'lube-habit',
-    when: (f) => f.lubrication.some((x) => x.every < 7200),
-    what: 'Oil by running time',
-    how: (f) =>
-      `The shortest interval is ${mark(Math.min(...f.lubrication.map((x) => x.every)), 'time')}: ${f.lubrication.reduce((a, b) => (b.every < a.every ? b : a)).point.toLowerCase()}.`,
-    why: 'A dry bore is heard when it is too late.',
-    minutes: 3,
-    who: 'either'
-  },
-  {
     key: 'passengers',
     when: carries,
     what: (f) => `Passengers: seating, guard${f.brakes.length ? ', brake test' : ''}, speed`,
-    how: (f) => `Feet in, bags in, guard’s signal${f.brakes.length ? ', brake tried in the first ten yards' : ''}.`,
+    how: (f) => `Chimney wiped. Feet in, bags in, guard’s signal${f.brakes.length ? ', brake tried in the first ten yards' : ''}.`,
     why: 'They trust you. They have not read this.',
     act: 'carry',
     minutes: 4
@@ -150,14 +118,6 @@ export const run: readonly StepRule[] = [
         : 'Nothing shows the level, and nothing can be put in while it is hot: the clock tells.',
     caution: 'A run is never stretched. Cool to nothing before opening.',
     minutes: 5
-  },
-  {
-    key: 'refuel',
-    when: gas,
-    what: 'Canister: gas left for the rest?',
-    how: 'Lift it, or count the minutes. A refill means shut, out, cooled, leak tested.',
-    why: 'Gas runs out at the far end of the track.',
-    minutes: 1
   },
   {
     key: 'last-fire',

@@ -85,6 +85,7 @@ export const shutDown: readonly StepRule[] = [
   },
   {
     key: 'blower-off',
+    round: 'quenched',
     when: solid,
     what: (f) => `Blower off, ${damper(f) ? 'damper shut, ' : ''}door shut`,
     how: 'No cold air through hot tubes.',
@@ -98,6 +99,7 @@ export const shutDown: readonly StepRule[] = [
   },
   {
     key: 'lubricator-drain',
+    round: 'quenched',
     when: lubricated('displacement'),
     what: 'Lubricator shut and drained',
     how: 'Catch the oily water.',

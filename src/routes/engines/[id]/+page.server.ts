@@ -1,5 +1,6 @@
 import { plantOf } from '$core/boiler';
 import type { Forbids } from '$core/log';
+import { carries } from '$core/procedure';
 import { acts, check, need, needId, notHere } from '$server/answer';
 import { addPaper, engine, paperSchema, papersOf, retire, withdrawPaper, withdrawSchema } from '$server/engines';
 import { faults, faultSchema, raiseFault } from '$server/faults';
@@ -41,6 +42,7 @@ export const load = async ({ params, locals }) => {
     carried,
     stops,
     passengers,
+    carries: carries(found.fitOut),
     past,
     plans,
     kept,
@@ -53,11 +55,12 @@ const valuesOf = async (request: Request) => Object.fromEntries(await request.fo
 
 export const actions = {
   start: acts('start', async ({ request, params, locals }: RequestEvent) => {
-    const { purpose = '', reason = '', plan } = await valuesOf(request);
+    const { purpose = '', reason = '', plan, public: open } = await valuesOf(request);
     const started = await startSteaming(need(locals), needId(params.id), {
       purpose: purpose.trim().slice(0, 120),
       ...(reason.trim() ? { reason: reason.trim().slice(0, 1000) } : {}),
-      ...(plan === undefined ? {} : { plan: plan || null })
+      ...(plan === undefined ? {} : { plan: plan || null }),
+      public: open === 'yes'
     });
     redirect(303, `/footplate/${started.id}`);
   }),

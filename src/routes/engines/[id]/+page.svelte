@@ -120,6 +120,7 @@
   now={data.now}
   stops={data.stops}
   passengers={data.passengers}
+  carries={data.carries}
   plans={data.plans}
   mayOverride={can('override')}
   problem={problemOf('start')}

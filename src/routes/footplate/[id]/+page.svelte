@@ -2,6 +2,7 @@
   import { goto } from '$app/navigation';
   import { isDue } from '$core/log';
   import { printMarks } from '$core/units';
+  import { headOf } from '$core/watch';
   import { stayAwake } from '$lib/foot/alarm';
   import AlarmStrip from '$lib/foot/AlarmStrip.svelte';
   import type { Dialog } from '$lib/foot/dialogs';
@@ -12,6 +13,7 @@
   import { gateMarks } from '$lib/foot/gate-marks';
   import LogList from '$lib/foot/LogList.svelte';
   import NowAndNext from '$lib/foot/NowAndNext.svelte';
+  import OfferStrip from '$lib/foot/OfferStrip.svelte';
   import { answerKey, focusOn } from '$lib/foot/page-keys';
   import QuickActions from '$lib/foot/QuickActions.svelte';
   import QuickLine from '$lib/foot/QuickLine.svelte';
@@ -25,7 +27,7 @@
 
   let { data } = $props();
   // One page, one steaming: another id is another page.
-  const foot = untrack(() => new Footplate({ ...data, member: { id: data.member!.id, name: data.member!.name } }));
+  const foot = untrack(() => new Footplate({ ...data, member: data.member! }));
   const { steaming, forecast, fitOut } = foot;
 
   const units = $derived(unitChoice());
@@ -44,7 +46,7 @@
   });
 
   const keys = {
-    d: foot.done,
+    d: () => foot.done(),
     '/': () => focusOn('#quick-line'),
     w: () => focusOn('.readings .glass'),
     p: () => focusOn('.readings .scale'),
@@ -86,10 +88,11 @@
     <TitleBlock {cells}>
       {#snippet action()}<button class="low-water" onclick={() => (drill = true)}>LOW WATER</button>{/snippet}
     </TitleBlock>
+    <OfferStrip {foot} />
     <AlarmStrip alarms={foot.alarms} now={foot.now} quiet={drill} />
   {/snippet}
   {#snippet doing()}
-    <NowAndNext {foot} onlift={() => (action = 'v')} onopen={(d) => (dialog = d)} />
+    <NowAndNext {foot} onopen={(d) => (dialog = d)} />
   {/snippet}
   {#snippet readings()}
     <Readings
@@ -107,7 +110,9 @@
     <QuickLine
       {fitOut}
       state={foot.state}
-      due={foot.placed && isDue(foot.placed.standing) ? printMarks(foot.placed.step.what, units) : undefined}
+      due={foot.placed && isDue(foot.placed.standing)
+        ? printMarks(foot.card.length > 1 ? headOf(foot.card).what : foot.placed.step.what, units)
+        : undefined}
       onlog={foot.enter}
       ondone={foot.done}
     />

@@ -1,0 +1,28 @@
+import type { Procedure, Step } from './step';
+
+/** What the club’s book says of an engine when a steaming of it begins. */
+export interface Book {
+  /** ISO 8601: when it was asked. */
+  readonly at: string;
+  /** Papers with their last days, in words. */
+  readonly papers: readonly string[];
+  /** What stands against steaming it; it may have been overridden. */
+  readonly stops: readonly string[];
+  /** Open faults, and what the last steaming left undone or open, in words. */
+  readonly left: readonly string[];
+  /** For public running: how many proven feeds are asked for, and of which. */
+  readonly feeds?: { readonly asked: number; readonly of: readonly string[] };
+}
+
+/** A procedure that asks nothing that the book shows: papers in date are, and what was left is told and not looked for. */
+export const withBook = (procedure: Procedure, { at, papers, stops, left, feeds }: Book): Procedure => ({
+  ...procedure,
+  steps: procedure.steps.map((s): Step => {
+    if (s.key === 'papers') return { ...s, known: { at, says: [...papers, ...stops], done: stops.length === 0 } };
+    if (s.key === 'carried')
+      return left.length
+        ? { ...s, how: `${left.join('. ')}.`.slice(0, 1900), known: { at, says: [...left], done: false } }
+        : { ...s, known: { at, says: ['Nothing was left from last time'], done: true } };
+    return s.act === 'carry' && feeds ? { ...s, proof: { kind: 'feeds', ...feeds } } : s;
+  })
+});

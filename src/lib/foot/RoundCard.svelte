@@ -1,0 +1,113 @@
+<script lang="ts">
+  // A round: its points in the order in which they are walked. One touch says that all is right; a touch on a point says what is not.
+  import type { Forbids } from '$core/log';
+  import { printMarks } from '$core/units';
+  import { headOf, type Placed } from '$core/watch';
+  import { unitChoice } from '../sheet/unit-choice';
+  import PointForm from './PointForm.svelte';
+
+  let {
+    points,
+    refusal,
+    carries,
+    onall,
+    onright,
+    onnoted,
+    onfault,
+    onskip
+  }: {
+    points: readonly Placed[];
+    /** Why it could not be called done just now. */
+    refusal?: string | undefined;
+    carries: boolean;
+    onall: () => void;
+    onright: (key: string) => void;
+    onnoted: (key: string, text: string) => void;
+    onfault: (key: string, text: string, forbids: Forbids) => void;
+    onskip: (key: string, reason: string) => void;
+  } = $props();
+  const text = (t: string) => printMarks(t, unitChoice());
+  const head = $derived(headOf(points));
+  let chosen = $state<string>();
+  const at = $derived(points.find((p) => p.step.key === chosen));
+</script>
+
+<article class="now">
+  <h2>{head.what}</h2>
+  {#if refusal}<p class="strip caution" role="alert">▲ {text(refusal)}</p>{/if}
+  {#if at}
+    {@const { step } = at}
+    {#key step.key}
+      <PointForm
+        {step}
+        {carries}
+        onright={() => (onright(step.key), (chosen = undefined))}
+        onnoted={(said) => (onnoted(step.key, said), (chosen = undefined))}
+        onfault={(said, forbids) => (onfault(step.key, said, forbids), (chosen = undefined))}
+        onskip={(said) => (onskip(step.key, said), (chosen = undefined))}
+        onback={() => (chosen = undefined)}
+      />
+    {/key}
+  {:else}
+    <button class="plain go done" onclick={() => onall()}>{head.all}</button>
+    <p class="second">Touch a point that is not, or to see why it is looked at.</p>
+    <ul>
+      {#each points as { step } (step.key)}
+        <li>
+          <button onclick={() => (chosen = step.key)}
+            ><span class="what">{text(step.what)}</span><span class="how">{text(step.how)}</span>{#if step.caution}<span class="care"
+                >▲ {text(step.caution)}</span
+              >{/if}</button
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+</article>
+
+<style>
+  .now {
+    border-left: 4px solid var(--works);
+    padding-left: 14px;
+  }
+  h2 {
+    font: 600 1.5rem/1.2 var(--narrow);
+  }
+  .done {
+    width: 100%;
+    min-height: 56px;
+    margin: 10px 0 4px;
+    font-size: 1.25rem;
+  }
+  ul {
+    margin-top: 6px;
+  }
+  li {
+    border-top: 1px solid var(--rule);
+  }
+  li button {
+    display: grid;
+    gap: 1px;
+    width: 100%;
+    min-height: 44px;
+    padding: 6px 0;
+    border: 0;
+    background: none;
+    color: var(--ink);
+    text-align: left;
+    cursor: pointer;
+  }
+  .what {
+    font: 600 1.0625rem/1.2 var(--narrow);
+  }
+  .how {
+    font-size: 0.9375rem;
+    line-height: 1.3;
+    color: var(--ink2);
+  }
+  .care {
+    font-size: 0.9375rem;
+    font-weight: 500;
+    line-height: 1.3;
+  }
+</style>
