@@ -74,6 +74,7 @@ const step = Joi.object({
     })
   ),
   round: Joi.string().max(40),
+  asks: Joi.array().items(Joi.string().max(40)).max(8),
   shown: Joi.string().max(20),
   known: Joi.object({
     at: instant(),

@@ -20,6 +20,7 @@ const start = (context: Context): State => ({
   faults: [],
   before: context.begun?.faults ?? [],
   tests: {},
+  measured: {},
   keepers: [{ name: context.keeper }],
   signatures: []
 });

@@ -1,5 +1,5 @@
 import type { FitOut } from '../engine';
-import type { Observation, Phase, Procedure, ThingKey, Valve } from '../procedure';
+import type { Ask, Observation, Phase, Procedure, ThingKey, Valve } from '../procedure';
 import type { Glass } from '../units';
 import type { Forbids } from './kinds/fault';
 import type { Lift } from './kinds/lift';
@@ -83,6 +83,10 @@ export interface State {
   readonly before: readonly { readonly text: string; readonly forbids: Forbids; readonly clearedAt?: string }[];
   /** What was said last of each thing that was tested, by its name. */
   readonly tests: Readonly<Record<string, Omit<Test, 'test'> & { readonly at: string; readonly by: string }>>;
+  /** What was measured last, SI. */
+  readonly measured: Readonly<
+    Partial<Record<Ask, { readonly value: number; readonly at: string; readonly by: string; readonly product?: string }>>
+  >;
   /** Whoever has kept it, from when. */
   readonly keepers: readonly { readonly name: string; readonly at?: string }[];
   /** It is being handed over, and has not been taken. */

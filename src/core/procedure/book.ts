@@ -19,10 +19,7 @@ export const withBook = (procedure: Procedure, { at, papers, stops, left, feeds 
   ...procedure,
   steps: procedure.steps.map((s): Step => {
     if (s.key === 'papers') return { ...s, known: { at, says: [...papers, ...stops], done: stops.length === 0 } };
-    if (s.key === 'carried')
-      return left.length
-        ? { ...s, how: `${left.join('. ')}.`.slice(0, 1900), known: { at, says: [...left], done: false } }
-        : { ...s, known: { at, says: ['Nothing was left from last time'], done: true } };
+    if (s.key === 'carried') return { ...s, known: { at, says: left.length ? left : ['Nothing was left from last time'], done: true } };
     return s.act === 'carry' && feeds ? { ...s, proof: { kind: 'feeds', ...feeds } } : s;
   })
 });

@@ -36,6 +36,7 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
     ...(rule.proof ? { proof: rule.proof(fitOut) } : {}),
     ...(rule.again ? { again: true } : {}),
     ...(rule.round ? { round: rule.round } : {}),
+    ...(rule.asks?.(fitOut).length ? { asks: rule.asks(fitOut) } : {}),
     ...(rule.shown ? { shown: rule.shown } : {}),
     opens: of(rule.opens ?? [], fitOut),
     closes: of(rule.closes ?? [], fitOut),

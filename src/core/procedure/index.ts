@@ -1,3 +1,4 @@
+export * from './asks';
 export * from './book';
 export * from './compose';
 export { libraryVersion } from './library';

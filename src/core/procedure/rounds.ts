@@ -9,6 +9,7 @@ export const rounds = {
   in: { what: 'Water moves; tanks and oil filled', all: 'All done' },
   still: { what: 'Held still', all: 'All tried and held' },
   laid: { what: 'Fire laid, draught ready', all: 'All done' },
+  taken: { what: 'The fire has taken', all: 'Alight, and the first is on' },
   wait: { what: 'While it warms', all: 'All done' },
   changeover: { what: 'It draws its own fire', all: 'All done' },
   near: { what: 'Near working pressure', all: 'All done' },

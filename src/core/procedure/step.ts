@@ -1,5 +1,6 @@
 import type { FitOut } from '../engine';
 import { type Observation, showsAt } from './observations';
+import type { Ask } from './asks';
 import type { RoundKey } from './rounds';
 import type { Act, ThingKey } from './things';
 import type { Valve } from './valves';
@@ -101,6 +102,8 @@ export interface Step {
   readonly again?: true;
   /** One point of a round that is looked at in one go. */
   readonly round?: RoundKey;
+  /** Numbers that it asks for, none of which must be given. */
+  readonly asks?: readonly Ask[];
   /** Not asked where the log shows it. */
   readonly shown?: Shown;
   /** Borne out by the club’s book when the steaming began. */
@@ -148,6 +151,7 @@ export interface StepRule {
   readonly proof?: (fitOut: FitOut) => Proof;
   readonly again?: true;
   readonly round?: RoundKey;
+  readonly asks?: (fitOut: FitOut) => readonly Ask[];
   readonly shown?: Shown;
   readonly opens?: Of<readonly ThingKey[]>;
   readonly closes?: Of<readonly ThingKey[]>;

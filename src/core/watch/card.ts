@@ -15,15 +15,22 @@ export function cardOf(first: Placed, procedure: Procedure, state: State, now: n
   const { round, phase } = first.step;
   if (detail === 'full' || !round || first.standing.is !== 'open') return [first];
   const together = (s: Step) => s.phase === phase && s.round !== undefined && (detail === 'brief' || s.round === round);
-  const done = { outcome: 'done', at: new Date(now).toISOString(), by: '' } as const;
-  let after = { ...state, steps: { ...state.steps, [first.step.key]: done } };
+  const at = new Date(now).toISOString();
+  const done = { outcome: 'done', at, by: '' } as const;
+  /** As if a point had been done, and seen what it sees. */
+  const with_ = (before: State, { key, sees }: Step): State => ({
+    ...before,
+    steps: { ...before.steps, [key]: done },
+    seen: sees ? { ...before.seen, [sees]: at } : before.seen
+  });
+  let after = with_(state, first.step);
   const points = [first];
   for (const step of procedure.steps) {
     if (!together(step) || after.steps[step.key]) continue;
     const is = standing(step, after, procedure, now);
     if (is.is !== 'open') continue;
     points.push({ step, standing: is });
-    after = { ...after, steps: { ...after.steps, [step.key]: done } };
+    after = with_(after, step);
   }
   return points;
 }

@@ -4,6 +4,7 @@
   import type { Footplate } from './footplate.svelte';
   import Duties from './Duties.svelte';
   import DutyCard from './DutyCard.svelte';
+  import FromBook from './FromBook.svelte';
   import NextSteps from './NextSteps.svelte';
   import NowStep from './NowStep.svelte';
   import OpenThings from './OpenThings.svelte';
@@ -28,16 +29,18 @@
   {@const duty = foot.dutyNow}
   <DutyCard {duty} onkeep={() => foot.keep(duty)} onput={(reason) => foot.putOff(duty, reason)} />
 {:else if foot.card.length > 1}
-  <RoundCard
-    points={foot.card}
-    refusal={foot.refusal}
-    carries={foot.procedure.steps.some((s) => s.act === 'carry')}
-    onall={foot.done}
-    onright={(step) => foot.tick({ step, outcome: 'done' })}
-    onnoted={(step, reason) => foot.tick({ step, outcome: 'done', reason })}
-    onfault={foot.faulty}
-    onskip={(step, reason) => foot.tick({ step, outcome: 'skipped', reason })}
-  />
+  {#key `${foot.card[0]!.step.phase} ${foot.card[0]!.step.round}`}
+    <RoundCard
+      points={foot.card}
+      refusal={foot.refusal}
+      carries={foot.procedure.steps.some((s) => s.act === 'carry')}
+      onall={(values) => foot.done(undefined, values)}
+      onright={(step) => foot.tick({ step, outcome: 'done' })}
+      onnoted={(step, reason) => foot.tick({ step, outcome: 'done', reason })}
+      onfault={foot.faulty}
+      onskip={(step, reason) => foot.tick({ step, outcome: 'skipped', reason })}
+    />
+  {/key}
 {:else if foot.placed}
   <NowStep
     placed={foot.placed}
@@ -56,6 +59,7 @@
 {/if}
 <Duties duties={foot.duties} standing={foot.standsBy} now={foot.now} onkeep={foot.keep} onstand={foot.standBy} />
 {#if foot.card[0]?.step.key === 'fit-to-run'}<ReleaseLine {foot} onopen={() => onopen('release')} />{/if}
+{#if foot.state.phase === 'Look over'}<FromBook procedure={foot.procedure} />{/if}
 {#if missed}
   <button class="quiet missed" onclick={() => onopen('steps')}>{missed} earlier {missed === 1 ? 'step' : 'steps'} not done</button>
 {/if}

@@ -1,7 +1,8 @@
 <script lang="ts">
   // The one thing to do: what, how, what opened it, and on request why. Done takes one touch, skipping a reason.
   import { isDue, mayBeExcused, type State } from '$core/log';
-  import type { Step } from '$core/procedure';
+  import type { Ask, Step } from '$core/procedure';
+  import AskFields from './AskFields.svelte';
   import type { Placed } from '$core/watch';
   import { mark, printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
@@ -29,7 +30,7 @@
     chosen?: boolean;
     /** About when a step’s gate will open, ms since 1970. */
     opens?: (step: Step) => number | undefined;
-    ondone: (reason?: string) => void;
+    ondone: (reason?: string, values?: Partial<Record<Ask, number>>) => void;
     onskip: (reason: string) => void;
     /** What is to be seen of the valves, one touch each. */
     lifts?: readonly Touch[];
@@ -51,6 +52,8 @@
   const excused = $derived(lacking !== undefined && mayBeExcused(step.proof, state_));
   let excusing = $state(false);
   let reason = $state('');
+  /** Numbers that were given; undefined while one cannot be read. */
+  let values = $state<Partial<Record<Ask, number>> | undefined>({});
   const usual = ['Done before today', 'Not needed today', 'Cannot be done today'];
 
   // Another step: its own questions, closed.
@@ -60,6 +63,7 @@
     skipping = false;
     excusing = false;
     reason = '';
+    values = {};
   });
 </script>
 
@@ -123,7 +127,10 @@
     {:else if standing.is === 'waiting' && onending && step.gates.some((g) => g.kind === 'ending')}
       <button class="plain done" onclick={onending}>The running ends</button>
     {:else}
-      <button class="plain go done" disabled={standing.is !== 'open'} onclick={() => ondone()}>Done</button>
+      {#if step.asks?.length && (standing.is === 'open' || lacking)}{#key step.key}<AskFields of={step.asks} bind:values />{/key}{/if}
+      <button class="plain go done" disabled={standing.is !== 'open' || values === undefined} onclick={() => ondone(undefined, values)}
+        >Done</button
+      >
     {/if}
     <div class="row between">
       <button class="quiet" aria-expanded={why} onclick={() => (why = !why)}>Why</button>

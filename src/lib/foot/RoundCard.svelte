@@ -1,9 +1,11 @@
 <script lang="ts">
   // A round: its points in the order in which they are walked. One touch says that all is right; a touch on a point says what is not.
   import type { Forbids } from '$core/log';
+  import type { Ask } from '$core/procedure';
   import { printMarks } from '$core/units';
   import { headOf, type Placed } from '$core/watch';
   import { unitChoice } from '../sheet/unit-choice';
+  import AskFields from './AskFields.svelte';
   import PointForm from './PointForm.svelte';
 
   let {
@@ -20,7 +22,7 @@
     /** Why it could not be called done just now. */
     refusal?: string | undefined;
     carries: boolean;
-    onall: () => void;
+    onall: (values?: Partial<Record<Ask, number>>) => void;
     onright: (key: string) => void;
     onnoted: (key: string, text: string) => void;
     onfault: (key: string, text: string, forbids: Forbids) => void;
@@ -29,6 +31,9 @@
   const text = (t: string) => printMarks(t, unitChoice());
   const head = $derived(headOf(points));
   let chosen = $state<string>();
+  const wanted = $derived(points.flatMap((p) => p.step.asks ?? []));
+  /** Numbers that were given; undefined while one cannot be read. */
+  let values = $state<Partial<Record<Ask, number>> | undefined>({});
   const at = $derived(points.find((p) => p.step.key === chosen));
 </script>
 
@@ -49,7 +54,8 @@
       />
     {/key}
   {:else}
-    <button class="plain go done" onclick={() => onall()}>{head.all}</button>
+    {#if wanted.length}<AskFields of={wanted} bind:values />{/if}
+    <button class="plain go done" disabled={values === undefined} onclick={() => onall(values)}>{head.all}</button>
     <p class="second">Touch a point that is not, or to see why it is looked at.</p>
     <ul>
       {#each points as { step } (step.key)}

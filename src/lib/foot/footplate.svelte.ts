@@ -1,6 +1,6 @@
 import type { Bodies, Context, Entry, Kind } from '$core/log';
 import { add, type Forbids, glassReading, type Maker, mayNotEnter, standing, unskipped } from '$core/log';
-import type { ThingKey } from '$core/procedure';
+import { type Ask, asks, type ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
 import { type Glass, printMarks, usualUnits } from '$core/units';
 import { cardOf, type Day, type Detail, type Drill, due, dutiesOf, type Duty, standingBy, warnings } from '$core/watch';
@@ -124,12 +124,19 @@ export class Footplate {
   tick = (body: Bodies['tick']): void => {
     if (this.enter([{ kind: 'tick', body }])) this.chosenKey = undefined;
   };
-  done = (reason?: string): void => {
+  /** Numbers that were given with the card, as they are logged before it. */
+  #given = (values: Partial<Record<Ask, number>>): Made[] =>
+    (Object.entries(values) as [Ask, number][]).map(([what, value]) =>
+      what === 'water temperature'
+        ? { kind: 'reading', body: { temperature: value } }
+        : { kind: 'measured', body: { what, [asks[what].quantity]: value } as Bodies['measured'] }
+    );
+  done = (reason?: string, values: Partial<Record<Ask, number>> = {}): void => {
     const ticks = this.card.map(({ step: { key, evidence } }): Made => {
       const said = { ...(reason ? { reason } : {}), ...(evidence === 'initials' ? { initials: initialsOf(this.me) } : {}) };
       return { kind: 'tick', body: { step: key, outcome: 'done', ...said } };
     });
-    if (ticks.length && this.enter(ticks)) this.chosenKey = undefined;
+    if (ticks.length && this.enter([...this.#given(values), ...ticks])) this.chosenKey = undefined;
   };
   /** The keeper's word, given on the release. */
   release = (): void => this.tick({ step: 'fit-to-run', outcome: 'done', initials: initialsOf(this.me) });

@@ -6,6 +6,7 @@ import { type Fire, fire } from './fire';
 import { type Handover, handover } from './handover';
 import type { KindOf } from './kind';
 import { type Lift, lift } from './lift';
+import { measured, type Measured } from './measured';
 import { type Note, note } from './note';
 import { observation, type ObservationBody } from './observation';
 import { type Oil, oil } from './oil';
@@ -34,6 +35,7 @@ export interface Bodies {
   observation: ObservationBody;
   thing: ThingBody;
   fault: Fault;
+  measured: Measured;
   note: Note;
   handover: Handover;
   taken: Taken;
@@ -59,6 +61,7 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   observation,
   thing,
   fault,
+  measured,
   note,
   handover,
   taken,

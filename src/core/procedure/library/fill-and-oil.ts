@@ -55,6 +55,7 @@ export const fillAndOil: readonly StepRule[] = [
   },
   {
     key: 'fill',
+    asks: (f) => (f.size === 'tabletop' ? ['water in'] : glass(f) ? ['water temperature'] : ['water in', 'water temperature']),
     // To what level is the day's sum, and is written in when the day is known: see plan/level.
     what: (f) => (f.glasses.length ? 'Fill to the starting level' : `Fill with ${mark(f.fill ?? 0, 'volume')}, measured`),
     how: (f) =>

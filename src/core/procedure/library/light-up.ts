@@ -122,6 +122,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'alight',
+    round: 'taken',
     shown: 'seen',
     when: solid,
     what: (f) =>
@@ -136,6 +137,7 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'first-coal',
+    round: 'taken',
     shown: 'fuel',
     when: both(solid, (f) => f.fire.with === 'solid' && f.fire.start !== 'wood'),
     what: (f) => (fuelOf(f) === 'coal' ? 'First coal, a little' : `More ${fuelOf(f)}, a little`),

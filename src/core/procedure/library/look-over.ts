@@ -213,6 +213,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'canister',
+    asks: () => ['canister'],
     when: gas,
     what: 'Canister hand-tight, weighed',
     how: 'Unions with two spanners. Weigh the canister and note it.',
@@ -294,6 +295,7 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'water-kind',
+    asks: (f) => (f.water.treatment === 'none' ? [] : ['treatment']),
     round: 'around',
     what: (f) => `Water to hand: ${f.water.kind}`,
     how: (f) =>

@@ -51,6 +51,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'burner-clean',
+    asks: (f) => (gas(f) ? ['canister'] : []),
     round: 'cleaned',
     when: not(solid),
     what: (f) => `${electric(f) ? 'Element' : 'Burner'} dry and clean`,
@@ -159,6 +160,12 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'used',
+    asks: (f) => [
+      ...(solid(f) ? (['fuel used'] as const) : []),
+      'water used',
+      'steam oil',
+      ...(f.size === 'tabletop' ? [] : (['motion oil'] as const))
+    ],
     round: 'written',
     what: 'Fuel, water and oil used',
     how: (f) =>
