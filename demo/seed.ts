@@ -2,7 +2,7 @@
 import { hash } from '@node-rs/argon2';
 import postgres from 'postgres';
 import { type FitOut, patterns } from '../src/core/engine';
-import type { Log } from '../src/core/log';
+import { type Begun, type Carried, carriedOver, type Log } from '../src/core/log';
 import { derivedOf, derivedVersion, type Fit } from '../src/core/learn';
 import type { DayPlan } from '../src/core/plan';
 import { timeOrderedId } from '../src/core/log/id';
@@ -66,6 +66,14 @@ await sql.begin(async (tx) => {
     await tx`insert into fault (club_id, fault_id, engine_id, text, forbids, raised_at, raised_by, fixed_at, fixed_by, fix)
       values (${club}, ${id()}, ${engines.get(f.engine)!.id}, ${f.text}, ${f.forbids}, ${new Date(at(f.raised, 16.5))}, ${f.by}, ${f.fixed === undefined ? null : new Date(at(f.fixed, 11))}, ${f.fixed === undefined ? null : f.by}, ${f.fix ?? null})`;
 
+  /** What the book had of an engine: its papers as they are now, and whether it was public. */
+  const begunOf = (engine: string, purpose: string): Begun => ({
+    public: purpose === 'Public running' || purpose === 'Sluice Weekend',
+    feedsAsked: 2,
+    faults: [],
+    papers: (papers[engine] ?? []).map(([kind, , , expires]) => ({ kind, expires: isoDay(expires) }))
+  });
+
   /** What past raisings showed, by engine, oldest first. */
   const fits = new Map<string, Fit[]>();
   async function store(engine: { id: string; fitOut: FitOut }, keeper: string, purpose: string, log: Log, steamingId: string) {
@@ -73,8 +81,8 @@ await sql.begin(async (tx) => {
     const derived = ended ? derivedOf(log, fits.get(engine.fitOut.name) ?? []) : undefined;
     const raised = derived?.raised;
     if (raised) fits.set(engine.fitOut.name, [...(fits.get(engine.fitOut.name) ?? []), raised.fit]);
-    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, ended_at, fit_out, procedure, summary, raised, derived, created_at)
-      values (${club}, ${steamingId}, ${engine.id}, ${members.get(keeper)!}, ${purpose}, ${log.entries[0]!.at}, ${ended}, ${json(engine.fitOut)}, ${json(log.context.procedure)}, ${derived ? json(derived.summary) : null}, ${raised ? json(raised) : null}, ${derivedVersion}, ${log.entries[0]!.at})`;
+    await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, ended_at, fit_out, procedure, begun, summary, raised, derived, created_at)
+      values (${club}, ${steamingId}, ${engine.id}, ${members.get(keeper)!}, ${purpose}, ${log.entries[0]!.at}, ${ended}, ${json(engine.fitOut)}, ${json(log.context.procedure)}, ${json(log.context.begun ?? null)}, ${derived ? json(derived.summary) : null}, ${raised ? json(raised) : null}, ${derivedVersion}, ${log.entries[0]!.at})`;
     const rows = log.entries.map((e) => ({
       club_id: club,
       entry_id: e.id,
@@ -99,12 +107,16 @@ await sql.begin(async (tx) => {
   let seed = 1;
   for (const season of seasons) {
     const engine = engines.get(season.engine)!;
+    let left: Carried[] = [];
     const backs = Array.from({ length: season.steamings }, (_, i) =>
       Math.round(22 + (i % 3) * 365 + ((Math.floor(i / 3) + luck.between(0.1, 0.9)) * 185) / Math.ceil(season.steamings / 3))
     ).sort((a, b) => b - a);
     for (const [i, back] of backs.entries()) {
       const usual = luck.pick(oddities);
+      const purpose = luck.pick(season.purposes);
       const day: Day = {
+        begun: begunOf(season.engine, purpose),
+        left,
         seed: seed++,
         keeper: season.keeper,
         begins: at(-back, luck.between(8, 10.5)),
@@ -112,13 +124,15 @@ await sql.begin(async (tx) => {
         ...usual,
         ...ageing(season.engine, i)
       };
-      await store(engine, season.keeper, luck.pick(season.purposes), tell(engine.fitOut, day), id(day.begins));
+      const log = tell(engine.fitOut, day);
+      left = carriedOver(log);
+      await store(engine, season.keeper, purpose, log, id(day.begins));
     }
   }
 
   // Marsh Hen is in steam now, a good while into her running, her keeper having just looked at the glass.
   const marshHen = engines.get('Marsh Hen')!;
-  const whole = { seed: 77, keeper: 'Wenna Thrale', begins: 0, running: 600 };
+  const whole = { seed: 77, keeper: 'Wenna Thrale', begins: 0, running: 600, begun: begunOf('Marsh Hen', 'Public running') };
   const probe = tell(marshHen.fitOut, whole);
   const moved = probe.entries.find((e) => e.kind === 'tick' && e.body.step === 'first-move')!;
   const cut = probe.entries.find(

@@ -3,10 +3,23 @@ import { chance } from '../src/core/chance';
 import type { FitOut } from '../src/core/engine';
 import { drop } from '../src/core/firing';
 import { needleSpread } from '../src/core/forecast';
-import { add, type Bodies, type Context, type Entry, fold, glassReading, type Kind, type Log, mayBeExcused, standing } from '../src/core/log';
+import {
+  add,
+  type Begun,
+  type Bodies,
+  type Carried,
+  type Context,
+  type Entry,
+  fold,
+  glassReading,
+  type Kind,
+  type Log,
+  mayBeExcused,
+  standing
+} from '../src/core/log';
 import { timeOrderedId } from '../src/core/log/id';
 import { compose, type Step } from '../src/core/procedure';
-import { withFill } from '../src/core/plan';
+import { begunWith, withFill } from '../src/core/plan';
 import { waterVolume } from '../src/core/steam';
 import { startingSum } from '../src/core/sums';
 import { psi } from '../src/core/units';
@@ -23,6 +36,9 @@ export interface Day {
   running: number;
   /** Nothing is written after this moment: the engine is still in steam. */
   until?: number;
+  /** What the book had when it began. */
+  begun?: Begun;
+  left?: readonly Carried[];
   /** Steps that were skipped that day, with the reason. */
   skips?: Record<string, string>;
   /** A fault found that day. */
@@ -35,6 +51,7 @@ export interface Day {
 }
 
 const minute = 60_000;
+const initialsOf = (name: string) => name.replace(/(\S)\S*\s*/g, '$1');
 
 /**
  * A whole steaming as entries, written by walking the procedure composed for the engine: each step is done when it is
@@ -46,8 +63,15 @@ export function tell(fitOut: FitOut, day: Day): Log {
   const plain = plantOf(fitOut);
   const context: Context = {
     fitOut,
-    procedure: withFill(compose(fitOut), startingSum({ fitOut, plant: plain }), plain),
-    keeper: day.keeper
+    procedure: withFill(
+      day.begun
+        ? begunWith(fitOut, day.begun, { at: new Date(day.begins).toISOString(), stops: [], left: day.left ?? [] })
+        : compose(fitOut),
+      startingSum({ fitOut, plant: plain }),
+      plain
+    ),
+    keeper: day.keeper,
+    ...(day.begun ? { begun: day.begun } : {})
   };
   let log = fold(context, []);
   let now = day.begins;
@@ -257,19 +281,17 @@ export function tell(fitOut: FitOut, day: Day): Log {
     obey(step);
     // What the log shows by now is not said as well.
     if (log.state.steps[step.key]) continue;
+    // Nobody is carried before what the club asks for has been seen.
+    if (step.act === 'carry' && standing(step, log.state, context.procedure, now).is !== 'open') {
+      write('tick', { step: step.key, outcome: 'skipped', reason: 'Nobody carried: a feed was not proven' });
+      continue;
+    }
     const odd = mayBeExcused(step.proof, log.state) && standing(step, log.state, context.procedure, now).is === 'lacking';
     write('tick', {
       step: step.key,
       outcome: 'done',
       ...(odd ? { reason: 'As it was last time; to be compared' } : {}),
-      ...(step.evidence === 'initials'
-        ? {
-            initials: day.keeper
-              .split(' ')
-              .map((w) => w[0])
-              .join('')
-          }
-        : {})
+      ...(step.evidence === 'initials' ? { initials: initialsOf(day.keeper) } : {})
     });
   }
   return log;

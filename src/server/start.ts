@@ -1,11 +1,10 @@
 import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
 import { barsOf, barsPassengers } from '$core/faults';
-import { type Begun, type Forbids, fold, forbids, litAt } from '$core/log';
-import { type DayPlan, lastCoal, withEnd, withFill } from '$core/plan';
-import { type Book, compose, withBook } from '$core/procedure';
+import { type Begun, type Forbids, fold, litAt } from '$core/log';
+import { begunWith, type DayPlan, lastCoal, withEnd, withFill } from '$core/plan';
 import { startingSum } from '$core/sums';
-import { dayAfter, dayWords, isoDayIn, momentAt, Refusal } from '$core/units';
+import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
 import { carriedIn } from './book';
 import { inClub } from './database';
 import { allowed, type Member } from './members';
@@ -13,9 +12,6 @@ import { entriesIn } from './sql/entry';
 import { json, type Tx } from './sql/json';
 import { contextOf, steamingIn } from './sql/steaming';
 import { newId } from './uuid';
-
-/** The feeds that work with the boiler in steam, by name. */
-const feedsAtOf = ({ feeds }: FitOut) => feeds.filter((x) => x.plumbed && x.kind !== 'bottle').map((x) => x.name);
 
 /** What stops an engine from being steamed today, in words. */
 export const obstacles = (club: string, engineId: string, today: string) => inClub(club, (tx) => obstaclesIn(tx, club, engineId, today));
@@ -77,18 +73,9 @@ export async function startSteaming(
     const plant = plantOf(row.fitOut);
     const level = startingSum({ fitOut: row.fitOut, plant }, planned?.plan ?? undefined);
     const [club] = await tx<{ feedsAsked: number }[]>`select feeds_asked from club where club_id = ${member.club}`;
+    const at = new Date().toISOString();
     const begun: Begun = { public: options.public ?? false, feedsAsked: club!.feedsAsked, faults, papers };
-    const book: Book = {
-      at: new Date().toISOString(),
-      papers: papers.map((p) => `${p.kind} to ${dayWords(p.expires)}`),
-      stops,
-      left: [
-        ...faults.map((f) => `Open fault: ${f.text} (${forbids[f.forbids]})`),
-        ...(await carriedIn(tx, member.club, engineId)).map((c) => `${c.what}: ${c.how}${c.reason ? `, ${c.reason}` : ''}`)
-      ],
-      ...(begun.public ? { feeds: { asked: begun.feedsAsked, of: feedsAtOf(row.fitOut) } } : {})
-    };
-    const filled = withFill(withBook(compose(row.fitOut), book), level, plant);
+    const filled = withFill(begunWith(row.fitOut, begun, { at, stops, left: await carriedIn(tx, member.club, engineId) }), level, plant);
     const { plan } = planned ?? {};
     // The last fire opens when the day sheet has it; without one, when its keeper says that the running ends.
     const procedure = plan

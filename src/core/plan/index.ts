@@ -1,3 +1,4 @@
+export * from './begin';
 export * from './day';
 export * from './fill';
 export * from './kit';

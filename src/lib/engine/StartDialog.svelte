@@ -9,25 +9,25 @@
   let {
     open = $bindable(),
     name,
-    now,
-    stops,
-    passengers,
-    carries,
-    plans,
+    about,
     mayOverride,
     problem
   }: {
     open: boolean;
     name: string;
-    now: number;
-    stops: readonly string[];
-    passengers: readonly string[];
-    /** Whether it ever carries anybody. */
-    carries: boolean;
-    plans: readonly { id: string; wantedAt: Date; purpose: string }[];
+    about: {
+      now: number;
+      /** What stands against steaming it, and against carrying anybody. */
+      stops: readonly string[];
+      passengers: readonly string[];
+      /** Whether it ever carries anybody. */
+      carries: boolean;
+      plans: readonly { id: string; wantedAt: Date; purpose: string }[];
+    };
     mayOverride: boolean;
     problem?: string | undefined;
   } = $props();
+  const { now, stops, passengers, carries, plans } = $derived(about);
   const barred = $derived(stops.length > 0);
   const zone = $derived(clubZone());
   const today = $derived(plans.find((p) => isoDayIn(p.wantedAt, zone) === isoDayIn(now, zone)));

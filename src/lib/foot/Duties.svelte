@@ -3,7 +3,7 @@
   import { printMarks } from '$core/units';
   import type { Duty } from '$core/watch';
   import { unitChoice } from '../sheet/unit-choice';
-  import { clock, span } from '../sheet/when';
+  import { clock, minutes } from '../sheet/when';
 
   let {
     duties,
@@ -24,27 +24,28 @@
       ? 'while it runs'
       : state === 'waiting'
         ? due - now < 600_000
-          ? `in ${span((due - now) / 1000)}`
+          ? `in ${Math.ceil((due - now) / 60_000)} min`
           : clock(due)
         : late < 60_000
           ? 'now'
-          : `${span(late / 1000)} late`;
+          : `${minutes(late)} late`;
 </script>
 
-{#if duties.length}
+{#if duties.length || standing}
   <div class="duties">
     <div class="row between">
       <p class="label">{standing ? `Standing by since ${clock(standing)}` : 'Comes round'}</p>
       <button class="quiet" onclick={() => onstand(!standing)}>{standing ? 'Running again' : 'Stand by'}</button>
     </div>
     <ul>
-      {#each duties as duty (duty.key)}
+      {#each duties.slice(0, 5) as duty (duty.key)}
         <li class:due={duty.state !== 'waiting'} class:caution={duty.state === 'late'}>
           <span>{printMarks(duty.what, unitChoice())}</span><span class="figure">{when(duty)}</span>
           {#if duty.touch}<button class="quiet" onclick={() => onkeep(duty)}>{duty.touch.word}</button>{:else}<span></span>{/if}
         </li>
       {/each}
     </ul>
+    {#if duties.length > 5}<p class="second">and {duties.length - 5} later</p>{/if}
   </div>
 {/if}
 

@@ -2,7 +2,7 @@
   // A duty that has come round: what, how, how late; kept by one touch or by what it asks to be logged, put off once with a reason.
   import { printMarks } from '$core/units';
   import type { Duty } from '$core/watch';
-  import { span } from '../sheet/when';
+  import { minutes } from '../sheet/when';
   import { unitChoice } from '../sheet/unit-choice';
 
   let { duty, onkeep, onput }: { duty: Duty; onkeep: () => void; onput: (reason: string) => void } = $props();
@@ -18,7 +18,7 @@
 <article class="now">
   <h2>{printMarks(duty.what, unitChoice())}</h2>
   <p class="how">{printMarks(duty.how, unitChoice())}</p>
-  <p class="gate">{duty.late < 60_000 ? 'due now' : `due ${span(duty.late / 1000)} ago`}</p>
+  <p class="gate">{duty.late < 60_000 ? 'due now' : `due ${minutes(duty.late)} ago`}</p>
   {#if putting}
     <form
       onsubmit={(e) => {

@@ -57,7 +57,13 @@
     onback={() => foot.choose(undefined)}
   />
 {/if}
-<Duties duties={foot.duties} standing={foot.standsBy} now={foot.now} onkeep={foot.keep} onstand={foot.standBy} />
+<Duties
+  duties={foot.duties.filter((d) => d.key !== foot.dutyNow?.key)}
+  standing={foot.standsBy}
+  now={foot.now}
+  onkeep={foot.keep}
+  onstand={foot.standBy}
+/>
 {#if foot.card[0]?.step.key === 'fit-to-run'}<ReleaseLine {foot} onopen={() => onopen('release')} />{/if}
 {#if foot.state.phase === 'Look over'}<FromBook procedure={foot.procedure} />{/if}
 {#if missed}

@@ -42,8 +42,9 @@
     <h2 class="label">Proven feeds</h2>
     {#if feeds.able.length}
       <p class="line" class:caution={!enough}>
-        {enough ? '' : '▲ '}<span class="figure">{feeds.proven.length} of {feeds.able.length}</span>
-        {begun?.public ? `, ${begun.feedsAsked} asked for public running` : ''}
+        {enough ? '' : '▲ '}{feeds.proven.length} of {feeds.able.length}{begun?.public
+          ? `, ${begun.feedsAsked} asked for public running`
+          : ''}
       </p>
     {:else}<p class="line">Nothing feeds this engine: it runs on one fill.</p>{/if}
     <h2 class="label">Still open</h2>

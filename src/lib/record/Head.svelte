@@ -20,7 +20,7 @@
     ['Day', day(startedAt)],
     ['Keeper', keeper],
     ['Club', club, 'wide'],
-    ['For', purpose || '–', 'wide'],
+    ['For', `${context.begun?.public ? `Public running${purpose ? ': ' : ''}` : ''}${purpose}` || '–', 'wide'],
     ['Procedure', `${context.procedure.library}, ${context.procedure.steps.length} steps`]
   ]);
 </script>

@@ -14,6 +14,13 @@ export const isoDay = (when: When) => isoDayIn(when, clubZone());
 /** A day of the calendar, that is the same in every zone: `13 Jun 2026`. */
 export { dayWords };
 
+/** A short time in words: “under a minute”, “12 min”, “1 h 5 min”. @param ms of it */
+export function minutes(ms: number): string {
+  const whole = Math.floor(ms / 60_000);
+  if (whole < 1) return 'under a minute';
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
+}
+
 /** How long: `0:34`, `4:10`; in seconds. */
 export function span(seconds: number): string {
   const minutes = Math.max(0, Math.round(seconds / 60));

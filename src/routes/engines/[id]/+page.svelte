@@ -114,17 +114,7 @@
   {/if}
 </div>
 
-<StartDialog
-  bind:open={open.start}
-  name={f.name}
-  now={data.now}
-  stops={data.stops}
-  passengers={data.passengers}
-  carries={data.carries}
-  plans={data.plans}
-  mayOverride={can('override')}
-  problem={problemOf('start')}
-/>
+<StartDialog bind:open={open.start} name={f.name} about={data} mayOverride={can('override')} problem={problemOf('start')} />
 <PlanDialog bind:open={open.plan} name={f.name} now={data.now} problem={problemOf('plan')} />
 
 <style>

@@ -19,7 +19,7 @@
     cells={[
       { label: 'Release to run', value: foot.fitOut.name, wide: true },
       { label: 'Class', value: `${foot.fitOut.description} · ${foot.fitOut.scale}`, desk: true },
-      { label: 'For', value: `${begun?.public ? 'Public running' : 'Not public'}${data.purpose ? `: ${data.purpose}` : ''}` },
+      { label: 'For', value: `${begun?.public ? 'Public running' : ''}${begun?.public && data.purpose ? ': ' : ''}${data.purpose}` },
       { label: 'Day', value: day(data.now), desk: true },
       { label: 'Keeper', value: foot.state.keeper }
     ]}
