@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { tell } from '../../../demo/story';
+import { pages } from '../../../tools/procedures';
 import { published, schemaText } from '../../../tools/schemas';
 import { patterns } from '../engine';
 import { type Entry, fold } from '../log';
@@ -68,6 +69,12 @@ describe('a record as one document', () => {
 
   it.each([null, 3, 'text', [], { entries: 'none' }])('refuses %j without falling over', (nonsense) => {
     expect(checkRecord(nonsense)).toHaveProperty('problems');
+  });
+});
+
+describe('the procedures that are printed for reading', () => {
+  it.each(pages)('docs/procedures/%s is what is composed', (name, text) => {
+    expect(readFileSync(`docs/procedures/${name}`, 'utf8')).toBe(text);
   });
 });
 

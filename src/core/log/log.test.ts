@@ -289,6 +289,13 @@ describe('the quick line', () => {
         { kind: 'fire', body: { act: 'light' } }
       ]
     ],
+    [
+      '2 coal',
+      [
+        { kind: 'fire', body: { act: 'fuel on', fuel: 'coal' } },
+        { kind: 'fire', body: { act: 'fuel on', fuel: 'coal' } }
+      ]
+    ],
     ['temp 85', [{ kind: 'reading', body: { temperature: 358.15 } }]],
     ['temp 85 c 20', [{ kind: 'reading', body: { pressure: psi(20), temperature: 358.15 } }]],
     ['  ', []],
@@ -302,7 +309,16 @@ describe('the quick line', () => {
   });
 
   it('asks when a value is implausible for this engine', () => {
-    expect(read('900 psi').asks[0]).toContain('90');
+    expect(read('300 psi').asks[0]).toContain('90');
+    // What no log can hold is refused there and then, and not after it was confirmed.
+    expect(read('900').problem).toBe('900\u2009psi is more than a log holds, 725\u2009psi: read the needle again.');
+    expect([read('725 psi').problem, read('726 psi').problem]).toEqual([undefined, expect.any(String)]);
+    // A needle that fell by sixty in a minute is asked about; by twenty it fed, and in an hour it may have gone anywhere.
+    const needle = (line: string, now: number) => quickLine(line, around([entry(0, 'reading', { pressure: psi(80) })], now)).asks;
+    expect(needle('20', 60)).toEqual(['The needle went from 80\u2009psi to 20\u2009psi in 1 min: is that right?']);
+    expect([needle('60', 60), needle('20', 3600), needle('44', 60)]).toEqual([[], [], []]);
+    expect(needle('43', 60)).toHaveLength(1);
+    expect(needle('117', 30)[0]).toContain('in 30 s');
     expect(read('70 125c').asks[0]).toContain('158');
     expect(read('70 157c').asks).toEqual([]);
     const jumped = quickLine('1', around([entry(50, 'reading', { glass: 0.3, glassAt: null })], 60));
@@ -374,7 +390,8 @@ describe('the quick line', () => {
   });
 
   it('asks about an absurd pressure beside a temperature, and does not stumble over it', () => {
-    expect(read('99999 psi 12c').asks.length).toBeGreaterThan(0);
+    expect(read('600 psi 12c').asks.length).toBeGreaterThan(0);
+    expect(read('99999 psi 12c').problem).toContain('more than a log holds');
   });
 
   it('says what it did not understand and logs nothing', () => {

@@ -2,7 +2,9 @@ import { count, glass, group, type Infer, maybe, number, optional, quantity } fr
 import { isLevel, printGlass, printText } from '../../units';
 import type { KindOf } from './kind';
 
-export const gauge = (label: string) => quantity(label, 'pressure', -101_325, 5e6);
+/** The highest pressure that a log holds, Pa at the gauge: over twice that of any boiler that Joram knows. */
+export const mostPressure = 5e6;
+export const gauge = (label: string) => quantity(label, 'pressure', -101_325, mostPressure);
 
 const fields = group(
   'Reading',

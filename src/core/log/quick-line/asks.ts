@@ -2,6 +2,10 @@ import { saturationAtGauge, saturationPressure, saturationTemperature } from '..
 import { absolute, atmosphereAt, type Gauge, isLevel, printGlass, printText, toSi } from '../../units';
 import type { Around, Draft } from './draft';
 
+/** A needle moves by so much of working pressure at once, and so much more a minute, without being asked about: a big feed, a valve that sticks. */
+const needleSlack = 0.25;
+const needleRate = 0.15;
+
 /**
  * What is implausible for this engine, each as a question. A value is asked about, never refused: the operator was there.
  */
@@ -12,6 +16,15 @@ export function asks(draft: Draft, { fitOut, state, units, now }: Around): strin
   if (draft.pressure !== undefined && draft.pressure > wp * 1.3)
     out.push(`${show(draft.pressure)} on an engine of ${show(wp)}: is that right?`);
   if (draft.pressure !== undefined && draft.pressure < 0) out.push('A pressure below nothing: is the boiler cooling shut?');
+  const read = state.pressure;
+  if (draft.pressure !== undefined && read && draft.pressure <= wp * 1.3) {
+    const minutes = Math.max(0, now - Date.parse(read.at)) / 60_000;
+    const moved = Math.abs(draft.pressure - read.value);
+    if (moved > wp * (needleSlack + needleRate * minutes))
+      out.push(
+        `The needle went from ${show(read.value)} to ${show(draft.pressure)} in ${minutes < 1 ? `${Math.round(minutes * 60)} s` : `${Math.round(minutes)} min`}: is that right?`
+      );
+  }
   if (draft.glass !== undefined && fitOut.glasses.length === 0) out.push('This engine has no gauge glass: log it all the same?');
   const last = state.glass;
   if (draft.glass !== undefined && isLevel(draft.glass) && last && isLevel(last.value)) {

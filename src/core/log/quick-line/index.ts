@@ -1,4 +1,6 @@
+import { printText } from '../../units';
 import { glassReading } from '../fold';
+import { mostPressure } from '../kinds/reading';
 import { echo } from '../say';
 import { asks } from './asks';
 import type { Around, Draft, Understood } from './draft';
@@ -40,6 +42,13 @@ export function quickLine(text: string, around: Around): QuickLine {
       };
     words = words.slice(took);
   }
+  if (draft.pressure !== undefined && draft.pressure > mostPressure)
+    return {
+      entries: [],
+      echo: [],
+      asks: [],
+      problem: `${printText(draft.pressure, 'pressure', around.units)} is more than a log holds, ${printText(mostPressure, 'pressure', around.units)}: read the needle again.`
+    };
   const entries: Understood[] = [];
   if (draft.pressure !== undefined || draft.glass !== undefined || draft.temperature !== undefined || draft.tank !== undefined)
     entries.push({

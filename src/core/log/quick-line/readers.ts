@@ -48,6 +48,13 @@ export const readers: readonly Reader[] = [
     }
     return 0;
   },
+  // `2 coal` is two rounds of coal, and never two pounds of steam.
+  ([n, w], draft) => {
+    const fuel = fuels.get(w ?? '');
+    if (fuel === undefined || !/^[1-9]$/.test(n!)) return 0;
+    for (let i = 0; i < Number(n); i++) draft.others.push({ kind: 'fire', body: { act: 'fuel on', fuel } });
+    return 2;
+  },
   (words, draft, { units }) => {
     const [word, amount, unit] = words;
     const fuel = fuels.get(word ?? '');

@@ -267,7 +267,7 @@ export const raise: readonly StepRule[] = [
     round: 'near',
     when: solid,
     what: 'Blower down as pressure nears working pressure',
-    how: (f) => `From about ${p(f.workingPressure * 0.85)}: blower to a whisper${damper(f) ? ', damper half' : ''}.`,
+    how: (f) => `Blower to a whisper${damper(f) ? ', damper half' : ''}.`,
     why: 'The fire goes on giving after you stop asking. Stop asking early.',
     gates: (f) => wp(f, 0.85),
     sets: (f) => [
