@@ -62,7 +62,10 @@ for (const [width, viewport] of Object.entries(widths)) {
     await typeInto(dialog, hand);
     await readBack(dialog, hand);
     expect(await untyped(page, dialog, hand)).toEqual([]);
-    await dialog.getByRole('button', { name: 'They have it' }).click();
+    await dialog.getByRole('button', { name: 'Offer it' }).click();
+    await page.getByLabel('On this device: Merrin Cootwater signs in as').fill('merrin');
+    await page.getByRole('button', { name: 'They have it' }).click();
+    await expect(page.locator('footer')).toContainText('Keeper Merrin Cootwater');
     await expect(page.locator('footer')).toContainText('All delivered');
 
     await page.reload();
@@ -72,7 +75,8 @@ for (const [width, viewport] of Object.entries(widths)) {
       `Skipped: ${skipped}. Looked at last night`,
       'Left clack weeps at the union',
       'Wind from the north',
-      'Handed over to Merrin Cootwater'
+      'Offered to Merrin Cootwater',
+      'Merrin Cootwater has it'
     ])
       await expect(entries).toContainText(said);
 
@@ -83,7 +87,8 @@ for (const [width, viewport] of Object.entries(widths)) {
     await dialog.getByRole('button', { name: 'Not yet' }).click();
     await page.getByRole('button', { name: 'hand over' }).click();
     await typeInto(dialog, [{ label: 'Who takes it', type: 'Idony Marlpit' }]);
-    await dialog.getByRole('button', { name: 'They have it' }).click();
+    await dialog.getByRole('button', { name: 'Offer it' }).click();
+    await page.getByRole('button', { name: 'I have it' }).click();
     await page.getByRole('button', { name: 'Sign and close' }).first().click();
     // It is signed by whoever is signed in: there is no name to type.
     await expect(dialog).toContainText('Keeper’s signature: Idony Marlpit');

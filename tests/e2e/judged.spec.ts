@@ -1,5 +1,7 @@
 import type { Page } from '@playwright/test';
-import { comeInAs, openEngine, alive, visit } from './people';
+import postgres from 'postgres';
+import { patterns } from '../../src/core/engine';
+import { alive, comeInAs, visit } from './people';
 import { expect, test } from './loopback';
 
 /** What a member enters at the API, as their Footplate would. */
@@ -23,7 +25,15 @@ test('public running is judged: feeds, a fault, the release with what was not te
   const [a, b] = await Promise.all([browser.newContext({ baseURL }), browser.newContext({ baseURL })]);
   const [wenna, jory] = [await a.newPage(), await b.newPage()];
   await comeInAs(wenna, 'wenna');
-  await openEngine(wenna, 'Snipe');
+  // An engine of its own, with papers.
+  const name = `Judged Snipe ${Date.now() % 1e6}`;
+  const { fitOut } = patterns.find((p) => p.fitOut.name === 'Snipe')!;
+  const engine = await (await wenna.request.post('/api/engines', { data: { ...fitOut, name } })).json();
+  const sql = postgres(process.env.JORAM_TEST_ADMIN_URL!, { max: 1 });
+  await sql`insert into paper (club_id, paper_id, engine_id, kind, number, issued, expires)
+    select club_id, gen_random_uuid(), engine_id, 'Boiler certificate', 'X', '2026-01-01', '2099-01-01' from engine where engine_id = ${engine.id}`;
+  await sql.end();
+  await visit(wenna, `/engines/${engine.id}`);
   await wenna.getByRole('button', { name: 'Start steaming' }).click();
   await wenna.getByLabel('What for').fill('Sluice Weekend');
   await wenna.getByLabel(/Public running/).check();

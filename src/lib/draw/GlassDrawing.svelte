@@ -125,7 +125,7 @@
   .glass {
     position: relative;
     height: 100%;
-    min-height: 200px;
+    min-height: 160px;
     touch-action: pan-y;
     user-select: none;
   }

@@ -25,6 +25,7 @@
     <strong>{alarm.rank === 'act now' ? '■ Act now. ' : '▲ '}{text(alarm.what)}.</strong>
     <span>{text(alarm.first)}</span>
     <span class="since">read {age(alarm.since, now)}</span>
+    {#if alarms.length > 1}<span class="others">+{alarms.length - 1} more</span>{/if}
   </p>
 {/each}
 
@@ -39,5 +40,27 @@
   .since {
     margin-left: auto;
     font-size: 0.9375rem;
+  }
+  .others {
+    display: none;
+  }
+  @media (min-height: 36rem) {
+    @container page (min-width: 19rem) and (max-width: 37.5rem) {
+      .alarm {
+        font-size: 1rem;
+        line-height: 1.25;
+        border-width: 0 0 1px;
+        padding: 4px 10px;
+      }
+      /* The worst of it, and how many more there are: one strip, however much is the matter. */
+      .alarm ~ .alarm,
+      .since {
+        display: none;
+      }
+      .others {
+        display: inline;
+        font-weight: 600;
+      }
+    }
   }
 </style>

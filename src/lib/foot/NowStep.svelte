@@ -218,4 +218,12 @@
     display: flex;
     gap: 8px;
   }
+  @media (min-height: 36rem) {
+    @container page (min-width: 19rem) and (max-width: 37.5rem) {
+      .done {
+        position: sticky;
+        bottom: 0;
+      }
+    }
+  }
 </style>

@@ -10,18 +10,26 @@
     fitOut,
     state: state_,
     record,
+    all = false,
+    ontaken,
     chosen = $bindable()
   }: {
     fitOut: FitOut;
     state: State;
     record: <K extends Kind>(kind: K, body: Bodies[K]) => void;
+    /** On a phone: all of them, and not only those under the thumb. */ all?: boolean;
+    /** One was taken, or is being chosen. */ ontaken?: () => void;
     /** Key of the action that is open. */ chosen?: string;
   } = $props();
   const actions = $derived(actionsOf(fitOut, state_, unitChoice()));
   const open = $derived(actions.find((a) => a.key === chosen));
   let note = $state('');
 
+  /** Under the thumb on a phone: the first three, and the fault. */
+  const near = $derived(new Set([...actions.slice(0, 3).map((a) => a.key), 'x']));
+
   function take(action: Action) {
+    ontaken?.();
     if ('touch' in action) record(action.touch.kind, action.touch.body as never);
     else chosen = action.key;
   }
@@ -63,9 +71,9 @@
     </div>
   </form>
 {:else}
-  <div class="grid" role="group" aria-label="Quick actions">
+  <div class="grid" class:all role="group" aria-label="Quick actions">
     {#each actions as action (action.key)}
-      <button class="plain" class:on={action.on} onclick={() => take(action)}>
+      <button class="plain" class:on={action.on} class:far={!near.has(action.key)} onclick={() => take(action)}>
         <span>{action.word}</span>{#if action.more}<span class="more">{action.more}</span>{/if}
       </button>
     {/each}
@@ -115,6 +123,18 @@
     .grid .plain {
       font-size: 0.9375rem;
       padding: 4px 6px;
+    }
+  }
+  @media (min-height: 36rem) {
+    @container page (min-width: 19rem) and (max-width: 37.5rem) {
+      .grid[aria-label='Quick actions'] {
+        display: grid;
+        grid-template-columns: repeat(4, minmax(0, 1fr));
+        gap: 6px;
+      }
+      .grid:not(.all) .far {
+        display: none;
+      }
     }
   }
   .note {

@@ -232,4 +232,37 @@
       display: none;
     }
   }
+  @media (min-height: 36rem) {
+    @container page (min-width: 19rem) and (max-width: 37.5rem) {
+      .readings,
+      .readings.two {
+        height: auto;
+        min-height: 0;
+        flex: 1;
+      }
+      .instrument {
+        display: grid;
+        grid-template: auto minmax(0, 1fr) / minmax(0, 1fr);
+      }
+      /* What was read last stands in the head. */
+      .big:not(:has(.draft)),
+      .age {
+        display: none;
+      }
+      .instrument {
+        position: relative;
+      }
+      .big {
+        position: absolute;
+        inset: auto 0 0 auto;
+        background: var(--paper);
+        z-index: 1;
+      }
+      .hint {
+        margin-top: 2px;
+        padding-top: 3px;
+        font-size: 0.875rem;
+      }
+    }
+  }
 </style>

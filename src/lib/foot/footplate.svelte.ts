@@ -1,9 +1,9 @@
 import type { Bodies, Context, Entry, Kind } from '$core/log';
-import { add, type Forbids, glassReading, type Maker, mayNotEnter, standing, unskipped } from '$core/log';
+import { add, type Forbids, glassReading, isDue, type Maker, mayNotEnter, standing, unskipped } from '$core/log';
 import { type Ask, asks, type ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
 import { type Glass, printMarks, usualUnits } from '$core/units';
-import { cardOf, type Day, type Detail, type Drill, due, dutiesOf, type Duty, standingBy, warnings } from '$core/watch';
+import { cardOf, type Day, type Detail, type Drill, due, dutiesOf, type Duty, headOf, standingBy, warnings } from '$core/watch';
 import { clubNow, isoOf } from '../outbox/club-time';
 import type { Made } from '../outbox/made';
 import { ticking } from '../sheet/clock.svelte';
@@ -75,6 +75,10 @@ export class Footplate {
   /** What one touch can say: the step, or the points of its round. */
   readonly card = $derived.by(() =>
     this.placed ? (this.chosen ? [this.placed] : cardOf(this.placed, this.procedure, this.state, this.now, this.#detail)) : []
+  );
+  /** What would be called done now, in words; nothing while it waits. */
+  readonly dueWords = $derived(
+    this.placed && isDue(this.placed.standing) ? (this.card.length > 1 ? headOf(this.card).what : this.placed.step.what) : undefined
   );
   readonly next = $derived(this.due.next.filter((p) => this.card.every((c) => c.step.key !== p.step.key)));
   readonly finished = $derived.by(() => this.procedure.steps.every((s) => this.state.steps[s.key]));

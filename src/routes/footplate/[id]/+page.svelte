@@ -1,8 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { isDue } from '$core/log';
+  import { page } from '$app/state';
   import { printMarks } from '$core/units';
-  import { headOf } from '$core/watch';
   import { stayAwake } from '$lib/foot/alarm';
   import AlarmStrip from '$lib/foot/AlarmStrip.svelte';
   import type { Dialog } from '$lib/foot/dialogs';
@@ -13,6 +12,7 @@
   import { gateMarks } from '$lib/foot/gate-marks';
   import LogList from '$lib/foot/LogList.svelte';
   import NowAndNext from '$lib/foot/NowAndNext.svelte';
+  import PhoneHead from '$lib/foot/PhoneHead.svelte';
   import OfferStrip from '$lib/foot/OfferStrip.svelte';
   import { answerKey, focusOn } from '$lib/foot/page-keys';
   import QuickActions from '$lib/foot/QuickActions.svelte';
@@ -38,7 +38,7 @@
   let quick: QuickActions | undefined = $state();
   let drill = $state(false);
   let dialog = $state<Dialog>();
-  // The dialogs come when the page is at rest, so that they are there without a network, or at once when one is asked for.
+  // The dialogs come when the page is at rest, to be there without a network, or at once when one is asked for.
   let Dialogs = $state.raw<typeof import('$lib/foot/Dialogs.svelte').default>();
   const load = () => void import('$lib/foot/Dialogs.svelte').then((m) => (Dialogs = m.default));
   $effect(() => {
@@ -83,15 +83,16 @@
 <svelte:head><title>{fitOut.name}, {foot.state.phase} · Joram</title></svelte:head>
 <svelte:window onkeydown={(event) => answerKey(event, keys, (key) => quick?.press(key))} />
 
-<Frame>
+<Frame saying={page.url.searchParams.has('say')}>
+  {#snippet head()}<PhoneHead {foot} {cells} ondrill={() => (drill = true)} />{/snippet}
   {#snippet top()}
     <TitleBlock {cells}>
       {#snippet action()}<button class="low-water" onclick={() => (drill = true)}>LOW WATER</button>{/snippet}
     </TitleBlock>
-    <OfferStrip {foot} />
     <AlarmStrip alarms={foot.alarms} now={foot.now} quiet={drill} />
   {/snippet}
   {#snippet doing()}
+    <OfferStrip {foot} />
     <NowAndNext {foot} onopen={(d) => (dialog = d)} />
   {/snippet}
   {#snippet readings()}
@@ -107,19 +108,11 @@
   {/snippet}
   {#snippet chart()}<TrendColumn {foot} />{/snippet}
   {#snippet line()}
-    <QuickLine
-      {fitOut}
-      state={foot.state}
-      due={foot.placed && isDue(foot.placed.standing)
-        ? printMarks(foot.card.length > 1 ? headOf(foot.card).what : foot.placed.step.what, units)
-        : undefined}
-      onlog={foot.enter}
-      ondone={foot.done}
-    />
+    <QuickLine {fitOut} state={foot.state} due={foot.dueWords && printMarks(foot.dueWords, units)} onlog={foot.enter} ondone={foot.done} />
   {/snippet}
-  {#snippet thumb()}
-    <Undo {steaming} />
-    <QuickActions bind:this={quick} {fitOut} state={foot.state} record={foot.record} bind:chosen={action} />
+  {#snippet undo()}<Undo {foot} />{/snippet}
+  {#snippet thumb(all, ontaken)}
+    <QuickActions bind:this={quick} {fitOut} state={foot.state} record={foot.record} bind:chosen={action} {all} {ontaken} />
   {/snippet}
   {#snippet entries()}<LogList log={foot.log} me={foot.me} onstrike={foot.strike} />{/snippet}
   {#snippet links()}
