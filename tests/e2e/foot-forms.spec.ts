@@ -1,7 +1,7 @@
 import postgres from 'postgres';
 import { patterns } from '../../src/core/engine';
 import { expect, test } from './loopback';
-import { comeInAs, visit } from './people';
+import { allActions, comeInAs, openFoot, openNow, visit } from './people';
 import { readBack, type Typed, typeInto, untyped } from './typing';
 
 /** The forms of a steaming and of the fault book: typed into as a hand would, and read back where they end up, after a reload. */
@@ -31,6 +31,7 @@ for (const [width, viewport] of Object.entries(widths)) {
     await page.getByRole('button', { name: 'Start steaming' }).click();
     const begin: Typed[] = [
       { label: 'What for', type: 'Steam test' },
+      { label: /^Public running/, type: 'yes' },
       { label: /^Why is it steamed all the same/, type: 'Papers are with the secretary' }
     ];
     await typeInto(dialog, begin);
@@ -50,10 +51,12 @@ for (const [width, viewport] of Object.entries(widths)) {
     await thumb.getByText('not with passengers').click();
     await typeInto(thumb, [{ label: 'The fault in your own words', type: 'Left clack weeps at the union' }]);
     await thumb.getByRole('button', { name: 'Log fault' }).click();
+    await allActions(page);
     await thumb.getByRole('button', { name: 'Note', exact: true }).click();
     await typeInto(thumb, [{ label: 'Note', type: 'Wind from the north' }]);
     await thumb.getByRole('button', { name: 'Log note' }).click();
 
+    await openFoot(page);
     await page.getByRole('button', { name: 'hand over' }).click();
     const hand: Typed[] = [
       { label: 'Who takes it', type: 'Merrin Cootwater' },
@@ -63,6 +66,7 @@ for (const [width, viewport] of Object.entries(widths)) {
     await readBack(dialog, hand);
     expect(await untyped(page, dialog, hand)).toEqual([]);
     await dialog.getByRole('button', { name: 'Offer it' }).click();
+    await openNow(page);
     await page.getByLabel('On this device: Merrin Cootwater signs in as').fill('merrin');
     await page.getByRole('button', { name: 'They have it' }).click();
     await expect(page.locator('footer')).toContainText('Keeper Merrin Cootwater');
@@ -81,14 +85,18 @@ for (const [width, viewport] of Object.entries(widths)) {
       await expect(entries).toContainText(said);
 
     // Whoever handed it over does not sign for it: it is handed back first.
+    await openFoot(page);
     await page.getByRole('button', { name: 'Sign and close' }).first().click();
     await expect(dialog).toContainText('It was handed over to Merrin Cootwater, who signs for it.');
     await expect(dialog.getByRole('button', { name: 'Sign', exact: true })).toBeDisabled();
     await dialog.getByRole('button', { name: 'Not yet' }).click();
+    await openFoot(page);
     await page.getByRole('button', { name: 'hand over' }).click();
     await typeInto(dialog, [{ label: 'Who takes it', type: 'Idony Marlpit' }]);
     await dialog.getByRole('button', { name: 'Offer it' }).click();
+    await openNow(page);
     await page.getByRole('button', { name: 'I have it' }).click();
+    await openFoot(page);
     await page.getByRole('button', { name: 'Sign and close' }).first().click();
     // It is signed by whoever is signed in: there is no name to type.
     await expect(dialog).toContainText('Keeper’s signature: Idony Marlpit');
@@ -99,7 +107,13 @@ for (const [width, viewport] of Object.entries(widths)) {
     await page.waitForURL(/\/records\//);
     await page.reload();
     const record = page.locator('.a4');
-    for (const said of ['Steam test', 'Papers are with the secretary', 'Idony Marlpit', 'Bring the long spanner', 'not with passengers'])
+    for (const said of [
+      'Public running: Steam test',
+      'Papers are with the secretary',
+      'Idony Marlpit',
+      'Bring the long spanner',
+      'not with passengers'
+    ])
       await expect(record).toContainText(said);
   });
 

@@ -53,3 +53,19 @@ export async function ownClock(page: Page, time: number) {
     await (now === undefined ? route.abort() : route.fulfill({ json: { now } })).catch(() => {});
   });
 }
+
+/** On a phone the foot of a Footplate stands with its log, one touch away; on a desk it is there. */
+export async function openFoot(page: Page) {
+  const log = page.getByRole('group', { name: 'Show' }).getByRole('button', { name: 'Log', exact: true });
+  if ((await log.isVisible()) && (await log.getAttribute('aria-pressed')) === 'false') await log.click();
+}
+/** Back to what is due, where a phone shows its log. */
+export async function openNow(page: Page) {
+  const log = page.getByRole('group', { name: 'Show' }).getByRole('button', { name: 'Log', exact: true });
+  if ((await log.isVisible()) && (await log.getAttribute('aria-pressed')) === 'true') await log.click();
+}
+/** On a phone four of the quick actions lie under the thumb, and the rest one touch away. */
+export async function allActions(page: Page) {
+  const more = page.getByRole('button', { name: 'More', exact: true });
+  if (await more.isVisible()) await more.click();
+}

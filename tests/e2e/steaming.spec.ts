@@ -11,7 +11,7 @@ async function underFilled(page: Page) {
   await pointAt(page, '.readings .glass', 0.12);
   await expect(now.locator('.gate')).toContainText(/: fill to (over |under )?3\u20448, \d+\u2009ml more\./);
   await expect(now.getByRole('button', { name: 'Done', exact: true })).toBeDisabled();
-  await page.locator('h1, h2').first().click();
+  await page.locator('article.now h2').first().click();
   await page.keyboard.press('d');
   await expect(now.getByRole('alert')).toContainText('ml more');
   for (const said of ['done', 'lit']) {
@@ -66,7 +66,10 @@ test('from cold to put away: Little Bittern, eight phases, a fault, the record, 
   // What was last read hot is not cold because nobody looked again.
   const say = async (text: string) => {
     await page.locator('#quick-line').fill(text);
-    await page.keyboard.press('Enter');
+    // A needle that leaps is asked about first.
+    await expect(page.locator('#quick-echo')).toContainText('is that right?');
+    for (let enter = 0; enter < 2; enter++) await page.keyboard.press('Enter');
+    await expect(page.locator('#quick-line')).toHaveValue('');
   };
   await say('40');
   await page.getByRole('button', { name: 'Sign and close' }).first().click();
@@ -158,6 +161,19 @@ test('two people on one Footplate see each other within a second; what one logs 
   await one.getByRole('button', { name: 'Back to the Footplate' }).click();
   await expect(two.locator('.entries')).toContainText('fed, and the glass did not rise', { timeout: 8000 });
   await expect(two.locator('.entries')).not.toContainText('no water seen');
+  // With a fire in, NOW is the drill, a step at a time, until the fire is out.
+  for (const said of ['already lit', 'not seen']) {
+    await one.locator('#quick-line').fill(said);
+    await one.keyboard.press('Enter');
+  }
+  const drill = two.locator('article.now');
+  await expect(drill).toContainText('Low water, 1 of', { timeout: 8000 });
+  await expect(drill.locator('h2')).toHaveText('Do not feed.');
+  await drill.getByRole('button', { name: 'Done, next' }).click();
+  await expect(drill).toContainText('Low water, 2 of');
+  await drill.getByRole('button', { name: 'The fire is out' }).click();
+  await expect(drill).not.toContainText('Low water');
+  await expect(one.locator('.entries')).toContainText('Fire out');
   await Promise.all([a.close(), b.close()]);
 });
 
@@ -174,6 +190,8 @@ test('a phone: low water is one touch away, its question first, and No bars the 
   await expect(page.getByText('Do not feed.', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Back to the Footplate' }).tap();
   await expect(page.locator('.entries')).toContainText('Low water: no water seen');
+  // Not lit, there is no fire to put out: NOW is what it was.
+  await expect(page.locator('article.now')).not.toContainText('Low water');
   await expect(page.locator('footer')).toContainText('All delivered');
   await openFaults(page);
   await expect(page.locator('tr', { hasText: 'no water seen' })).toContainText('may not be steamed');

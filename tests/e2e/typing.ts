@@ -22,6 +22,7 @@ export async function typeInto(form: Locator, typed: readonly Typed[]) {
     const at = field(form, t);
     const tag = await at.evaluate((e) => `${e.tagName.toLowerCase()}:${e.getAttribute('type') ?? ''}`);
     if (tag.startsWith('select')) await at.selectOption({ label: t.type });
+    else if (tag === 'input:checkbox') await at.check();
     else if (/:(date|time|datetime-local)$/.test(tag)) {
       await at.fill(t.type);
     } else {

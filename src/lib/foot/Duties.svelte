@@ -41,7 +41,7 @@
       {#each duties.slice(0, 5) as duty (duty.key)}
         <li class:due={duty.state !== 'waiting'} class:caution={duty.state === 'late'}>
           <span>{printMarks(duty.what, unitChoice())}</span><span class="figure">{when(duty)}</span>
-          {#if duty.touch}<button class="quiet" onclick={() => onkeep(duty)}>{duty.touch.word}</button>{:else}<span></span>{/if}
+          {#if duty.touch}<button class="quiet" onclick={() => onkeep(duty)}>{duty.touch.word}</button>{/if}
         </li>
       {/each}
     </ul>
@@ -54,13 +54,16 @@
     margin-top: 2px;
   }
   li {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) auto auto;
-    gap: 10px;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 10px;
     align-items: center;
     min-height: 40px;
     border-top: 1px solid var(--rule);
     line-height: 1.25;
+  }
+  li > span:first-child {
+    flex: 1 1 7rem;
   }
   .due {
     font-weight: 600;

@@ -3,6 +3,7 @@
   import type { Dialog } from './dialogs';
   import type { Footplate } from './footplate.svelte';
   import Duties from './Duties.svelte';
+  import DrillCard from './DrillCard.svelte';
   import DutyCard from './DutyCard.svelte';
   import FromBook from './FromBook.svelte';
   import NextSteps from './NextSteps.svelte';
@@ -14,7 +15,7 @@
   import WaterWay from './WaterWay.svelte';
   import RoundCard from './RoundCard.svelte';
 
-  let { foot, onopen }: { foot: Footplate; onopen: (dialog: Dialog) => void } = $props();
+  let { foot, onopen, ondrill }: { foot: Footplate; onopen: (dialog: Dialog) => void; ondrill: () => void } = $props();
   const missed = $derived(foot.due.missed.length);
 </script>
 
@@ -25,6 +26,8 @@
     <p>Sign, and the record is closed.</p>
     <button class="plain go" onclick={() => onopen('sign')}>Sign and close</button>
   </article>
+{:else if foot.drill}
+  <DrillCard steps={foot.drill} onout={() => foot.record('fire', { act: 'out' })} {ondrill} />
 {:else if foot.dutyNow}
   {@const duty = foot.dutyNow}
   <DutyCard {duty} onkeep={() => foot.keep(duty)} onput={(reason) => foot.putOff(duty, reason)} />

@@ -3,7 +3,20 @@ import { add, type Forbids, glassReading, isDue, type Maker, mayNotEnter, standi
 import { type Ask, asks, type ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
 import { type Glass, printMarks, usualUnits } from '$core/units';
-import { cardOf, type Day, type Detail, type Drill, due, dutiesOf, type Duty, headOf, standingBy, warnings } from '$core/watch';
+import {
+  cardOf,
+  type Day,
+  type Detail,
+  type Drill,
+  due,
+  dutiesOf,
+  type Duty,
+  headOf,
+  inSteam,
+  lowWater,
+  standingBy,
+  warnings
+} from '$core/watch';
 import { clubNow, isoOf } from '../outbox/club-time';
 import type { Made } from '../outbox/made';
 import { ticking } from '../sheet/clock.svelte';
@@ -63,6 +76,12 @@ export class Footplate {
     return !this.due.now || worst.late > 2 * 60_000 ? worst : undefined;
   });
   readonly alarms = $derived.by(() => warnings(this.fitOut, this.state, this.now));
+  /** The drill that NOW is, while water is not seen and there is fire. */
+  readonly drill = $derived.by(() =>
+    this.alarms.some((a) => a.key === 'no water') && inSteam(this.state)
+      ? lowWater(this.fitOut, this.state).question?.answers.find((a) => a.says === 'not seen')?.steps
+      : undefined
+  );
   readonly chosen = $derived.by(() => {
     const step = this.procedure.steps.find((s) => s.key === this.chosenKey);
     // One that was skipped may be done after all.

@@ -49,9 +49,16 @@ export const wp = (f: FitOut, share = 1) =>
 /** A needle on its pin, to as near as it is read, Pa at the gauge. */
 export const onItsPin = psi(1);
 /** Nothing is opened, drained or turned by hand before the pressure is gone; without a gauge, before it is cold to the hand. */
-export const cooled = (f: FitOut): readonly Gate[] => [
+export const depressured = (f: FitOut): readonly Gate[] => [
   { kind: 'fire out' },
   f.gauge ? { kind: 'pressure falls', atMost: onItsPin } : { kind: 'seen', what: 'engine cold' }
+];
+/** Holds its heat for hours after the needle is down, and is strained when it is opened to cold air: riveted, or large. */
+export const slow = (f: FitOut): boolean => f.shell.joints === 'riveted' || f.size === 'full';
+/** The same, and cold to the hand where the boiler is slow to cool. */
+export const cooled = (f: FitOut): readonly Gate[] => [
+  ...depressured(f),
+  ...(f.gauge && slow(f) ? [{ kind: 'seen', what: 'engine cold' } as const] : [])
 ];
 /** Pressure at which the blower takes over from the fan: the owner's own figure, or 30 psi; late is half working pressure. */
 export const changeover = (f: FitOut): number =>

@@ -4,6 +4,7 @@ import {
   capital,
   cooled,
   damper,
+  depressured,
   drains,
   electric,
   emptied,
@@ -15,6 +16,7 @@ import {
   openedCold,
   p,
   sentences,
+  slow,
   solid,
   spirit,
   turning
@@ -123,26 +125,14 @@ export const shutDown: readonly StepRule[] = [
     when: (f) => emptied(f) !== 'hot',
     what: 'Let the pressure fall on its own',
     how: (f) =>
-      f.shell.joints === 'riveted' || f.size === 'full'
+      slow(f)
         ? 'Overnight. Nothing is opened before morning.'
         : f.whistle && f.size === 'tabletop'
           ? 'Or by the whistle, a little at a time.'
           : 'Do not open anything yet.',
     why: 'Hurry here only makes steam where hands are.',
-    gates: (f) => (f.gauge ? cooled(f) : [{ kind: 'fire out' }]),
+    gates: (f) => (f.gauge ? depressured(f) : [{ kind: 'fire out' }]),
     minutes: 10
-  },
-  {
-    key: 'cold',
-    when: (f) => !f.gauge,
-    what: 'Cold to the hand',
-    how: 'Lay a hand on the boiler. Too hot to leave it there is too hot to open.',
-    why: 'Nothing else says that the pressure has gone.',
-    caution: 'A filler that is opened under pressure is a jet of steam.',
-    gates: [{ kind: 'fire out' }],
-    sees: 'engine cold',
-    must: true,
-    minutes: 1
   },
   {
     key: 'vacuum',
@@ -150,8 +140,24 @@ export const shutDown: readonly StepRule[] = [
     what: 'Break the vacuum as it cools',
     how: (f) => `${capital(openedCold(f))} open${openedCold(f) === 'regulator' ? ' a crack, with the engine held' : ''}.`,
     why: 'Steam that turns to water pulls: it draws water through clacks and oil into the boiler.',
-    gates: cooled,
+    gates: depressured,
     sets: (f) => [openedCold(f) === 'vent' ? { valve: 'vent', open: 1 } : { valve: openedCold(f), open: 1, then: 0 }],
+    minutes: 1
+  },
+  {
+    key: 'cold',
+    when: (f) => !f.gauge || slow(f),
+    what: 'Cold to the hand',
+    how: 'Lay a hand on the boiler. Too hot to leave it there is too hot to open.',
+    why: (f) =>
+      f.gauge
+        ? 'The needle is down hours before the plates are cool, and cold air on hot seams opens them.'
+        : 'Nothing else says that the pressure has gone.',
+    caution: 'What is opened under pressure is a jet of steam.',
+    gates: (f) => (f.gauge ? depressured(f) : [{ kind: 'fire out' }]),
+    needs: ['vacuum'],
+    sees: 'engine cold',
+    must: true,
     minutes: 1
   },
   {
@@ -177,7 +183,7 @@ export const shutDown: readonly StepRule[] = [
       ),
     why: 'Water left in a cylinder is rust by Tuesday.',
     gates: cooled,
-    needs: ['vacuum'],
+    needs: ['vacuum', 'cold'],
     sets: (f) => (f.cylinders.drains === 'steam' || f.cylinders.drains === 'steam isolated' ? [] : [{ valve: 'drains', open: 1 }]),
     minutes: 3
   }

@@ -93,7 +93,7 @@
   {/snippet}
   {#snippet doing()}
     <OfferStrip {foot} />
-    <NowAndNext {foot} onopen={(d) => (dialog = d)} />
+    <NowAndNext {foot} onopen={(d) => (dialog = d)} ondrill={() => (drill = true)} />
   {/snippet}
   {#snippet readings()}
     <Readings
