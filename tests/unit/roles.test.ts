@@ -51,6 +51,7 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'load /first-run': anybody,
   'action /first-run?/default': anybody,
   'load /footplate/[id]': all,
+  'load /release/[id]': all,
   'GET /health': anybody,
   'load /join/[token]': anybody,
   'action /join/[token]?/default': anybody,
@@ -70,6 +71,8 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'action /reset/[token]?/default': anybody,
   'load /settings': all,
   'action /settings?/units': all,
+  'action /settings?/cards': all,
+  'action /settings?/feeds': office,
   'action /settings?/zone': office,
   'action /settings?/theme': all,
   'action /settings?/password': all,
@@ -171,7 +174,7 @@ describe.skipIf(!hasServer)('who may do what', () => {
     const id =
       place.includes('/plans/[id]') || place.startsWith('/day/')
         ? ids.plan
-        : /steamings\/\[id|records|footplate/.test(place)
+        : /steamings\/\[id|records|footplate|release/.test(place)
           ? ids.steaming
           : ids.engine;
     const path = place.replace('[id]', id).replace('[sum]', 'hydraulic').replace('[token]', 'none');

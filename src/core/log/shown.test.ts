@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { at, entry, fitOut, lit, type Made, pressure, steaming, t0 } from '../../../tests/made';
-import { compose } from '../procedure';
+import { compose, withBook } from '../procedure';
 import { psi } from '../units';
-import { add, fold, standing } from '.';
+import { add, carriedOver, fold, missedOf, standing } from '.';
 
 /** The steps that the log showed to be done, and nobody ticked. */
 const shownBy = (name: string, made: Made[]) =>
@@ -101,5 +101,20 @@ describe('what the log shows is not asked', () => {
       );
     expect(begun(true).state.steps.papers).toMatchObject({ outcome: 'done', by: 'the book', shown: true });
     expect(begun(false).state.steps.papers).toBeUndefined();
+  });
+});
+
+describe('the oil round', () => {
+  it('is shown by the round and by no single point; what it missed is carried over and heads the next', () => {
+    expect(shownBy('Little Bittern', [[1, 'oil', { what: 'Axleboxes' }]])).not.toContain('oil-round');
+    expect(shownBy('Little Bittern', [[1, 'oil', { what: 'oil round' }]])).toContain('oil-round');
+    const part: Made = [2, 'tick', { step: 'oil-round', outcome: 'done', reason: 'Missed: Axleboxes; Tender axles' }];
+    const left = carriedOver(steaming('Little Bittern', [part])).filter((c) => c.how === 'in part');
+    expect(left).toEqual([{ what: 'Oil round, point by point', how: 'in part', reason: 'Missed: Axleboxes; Tender axles' }]);
+    expect(carriedOver(steaming('Little Bittern', [done('oil-round', 2)])).some((c) => c.how === 'in part')).toBe(false);
+    expect([missedOf(left[0]!.reason!), missedOf('no time')]).toEqual([['Axleboxes', 'Tender axles'], []]);
+    const f = fitOut('Little Bittern');
+    const next = withBook(compose(f), { at: new Date(t0).toISOString(), papers: [], stops: [], left: [], missed: ['Axleboxes'] });
+    expect(next.steps.find((s) => s.key === 'oil-round')!.known).toMatchObject({ says: ['Axleboxes'], done: false });
   });
 });

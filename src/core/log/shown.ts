@@ -32,7 +32,7 @@ const shows: Readonly<Record<Shown, Shows>> = {
   fuel: (step, state) => state.fire.fuelAt !== undefined && state.fire.fuelAt > (since(step, state) || (state.fire.litAt ?? '')),
   valves: ({ sets }, state) => stands(sets, state),
   proven: ({ proves = [] }, { feeds }) => proves.length > 0 && proves.every((name) => feeds[name]?.proven),
-  oil: (step, { oiledAt }) => oiledAt !== undefined,
+  oil: (step, state, told) => told.some((e) => e.is === 'oil' && e.what === 'oil round'),
   agrees: (_, { lifts }) => lifts.some((l) => l.lifted !== undefined)
 };
 

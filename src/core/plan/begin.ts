@@ -1,5 +1,5 @@
 import type { FitOut } from '../engine';
-import { type Begun, type Carried, forbids } from '../log';
+import { type Begun, type Carried, forbids, missedOf } from '../log';
 import { compose, feedsAt, type Procedure, withBook } from '../procedure';
 import { dayWords } from '../units';
 
@@ -20,5 +20,6 @@ export const begunWith = (
       ...faults.map((f) => `Open fault: ${f.text} (${forbids[f.forbids]})`),
       ...left.map((c) => `${c.what}: ${c.how}${c.reason ? `, ${c.reason}` : ''}`)
     ],
+    missed: left.flatMap((c) => (c.how === 'in part' && c.reason ? missedOf(c.reason) : [])),
     ...(open ? { feeds: { asked: feedsAsked, of: feedsAt(fitOut).map((x) => x.name) } } : {})
   });

@@ -10,16 +10,19 @@ export interface Book {
   readonly stops: readonly string[];
   /** Open faults, and what the last steaming left undone or open, in words. */
   readonly left: readonly string[];
+  /** Oiling points that the last round missed: they head this one. */
+  readonly missed?: readonly string[];
   /** For public running: how many proven feeds are asked for, and of which. */
   readonly feeds?: { readonly asked: number; readonly of: readonly string[] };
 }
 
 /** A procedure that asks nothing that the book shows: papers in date are, and what was left is told and not looked for. */
-export const withBook = (procedure: Procedure, { at, papers, stops, left, feeds }: Book): Procedure => ({
+export const withBook = (procedure: Procedure, { at, papers, stops, left, missed = [], feeds }: Book): Procedure => ({
   ...procedure,
   steps: procedure.steps.map((s): Step => {
     if (s.key === 'papers') return { ...s, known: { at, says: [...papers, ...stops], done: stops.length === 0 } };
     if (s.key === 'carried') return { ...s, known: { at, says: left.length ? left : ['Nothing was left from last time'], done: true } };
+    if (s.key === 'oil-round' && missed.length) return { ...s, known: { at, says: missed, done: false } };
     return s.act === 'carry' && feeds ? { ...s, proof: { kind: 'feeds', ...feeds } } : s;
   })
 });

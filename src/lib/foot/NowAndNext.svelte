@@ -8,6 +8,8 @@
   import FromBook from './FromBook.svelte';
   import NextSteps from './NextSteps.svelte';
   import NowStep from './NowStep.svelte';
+  import { oilRound } from '$core/log';
+  import OilRound from './OilRound.svelte';
   import OpenThings from './OpenThings.svelte';
   import { unitChoice } from '../sheet/unit-choice';
   import { liftsToSee } from './quick-actions';
@@ -55,6 +57,9 @@
     lifts={liftsToSee(foot.fitOut, foot.state, unitChoice())}
     onlift={({ kind, body }) => foot.record(kind, body)}
     onending={() => foot.record('observation', { seen: 'running ends' })}
+    instead={foot.placed.step.key === oilRound && foot.fitOut.lubrication.some((p) => p.kind === 'hand' || p.kind === 'cup')
+      ? oiling
+      : undefined}
     onrest={() => foot.record('reading', { pressure: 0 })}
     opens={foot.forecast.opens}
     onback={() => foot.choose(undefined)}
@@ -75,6 +80,10 @@
 <NextSteps next={foot.next} opens={foot.forecast.opens} phase={foot.state.phase} onchoose={foot.choose} onall={() => onopen('steps')} />
 <WaterWay fitOut={foot.fitOut} state={foot.state} onsend={foot.send} />
 <OpenThings open={foot.state.open} onclose={foot.shut} />
+
+{#snippet oiling()}
+  <OilRound fitOut={foot.fitOut} log={foot.log} missed={foot.placed?.step.known?.says ?? []} onoil={foot.oil} onall={foot.oiled} />
+{/snippet}
 
 <style>
   .label {

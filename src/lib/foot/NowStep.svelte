@@ -1,5 +1,6 @@
 <script lang="ts">
   // The one thing to do: what, how, what opened it, and on request why. Done takes one touch, skipping a reason.
+  import type { Snippet } from 'svelte';
   import { isDue, mayBeExcused, type State } from '$core/log';
   import type { Ask, Step } from '$core/procedure';
   import AskFields from './AskFields.svelte';
@@ -21,6 +22,7 @@
     onlift,
     onending,
     onrest,
+    instead,
     onback
   }: {
     placed: Placed;
@@ -38,6 +40,8 @@
     onending?: () => void;
     /** The needle was seen on its pin. */
     onrest?: () => void;
+    /** What stands in the place of Done. */
+    instead?: Snippet | undefined;
     onback?: () => void;
   } = $props();
   const step = $derived(placed.step);
@@ -122,6 +126,8 @@
       <div class="lifts">
         {#each lifts as touch (touch.word)}<button class="plain" onclick={() => onlift(touch)}>{touch.word}</button>{/each}
       </div>
+    {:else if instead && standing.is === 'open'}
+      {@render instead()}
     {:else if lacking && step.proof?.kind === 'at rest' && onrest}
       <button class="plain done rest" onclick={onrest}>It stands at nothing</button>
     {:else if standing.is === 'waiting' && onending && step.gates.some((g) => g.kind === 'ending')}

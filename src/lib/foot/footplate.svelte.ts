@@ -1,5 +1,5 @@
 import type { Bodies, Context, Entry, Kind } from '$core/log';
-import { add, type Forbids, glassReading, isDue, type Maker, mayNotEnter, standing, unskipped } from '$core/log';
+import { add, type Forbids, glassReading, isDue, type Maker, mayNotEnter, oilRound, standing, unskipped } from '$core/log';
 import { type Ask, asks, type ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
 import { type Glass, printMarks, usualUnits } from '$core/units';
@@ -160,6 +160,15 @@ export class Footplate {
       return { kind: 'tick', body: { step: key, outcome: 'done', ...said } };
     });
     if (ticks.length && this.enter([...this.#given(values), ...ticks])) this.chosenKey = undefined;
+  };
+  oil = (what: string): void => this.record('oil', { what });
+  /** The oil round is done, but for what was missed: that heads the next one. */
+  oiled = (missed: readonly string[]): void => {
+    const ticked: Made = {
+      kind: 'tick',
+      body: { step: oilRound, outcome: 'done', ...(missed.length ? { reason: `Missed: ${missed.join('; ')}`.slice(0, 300) } : {}) }
+    };
+    if (this.enter(!missed.length ? [{ kind: 'oil', body: { what: 'oil round' } }, ticked] : [ticked])) this.chosenKey = undefined;
   };
   /** The keeper's word, given on the release. */
   release = (): void => this.tick({ step: 'fit-to-run', outcome: 'done', initials: initialsOf(this.me) });
