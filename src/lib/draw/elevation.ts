@@ -58,6 +58,8 @@ const placeOf = (name: string): Place => places.find(([said]) => said.test(name)
 
 type Drawn = Omit<Elevation, 'points'> & { readonly at: Readonly<Partial<Record<Place, readonly [number, number]>>> };
 const rail = 44;
+/** How far apart two marks stand. */
+const apart = 7.4;
 
 /** Wheels by the figures of its class, 0-4-2: leading, driving, trailing; two wheels are an axle. */
 function locomotive({ description, kind }: FitOut): Drawn {
@@ -210,15 +212,12 @@ export function elevationOf(f: FitOut): Elevation {
         ? road()
         : plant(f);
   const { at, ...rest } = drawn;
-  const taken = new Map<string, number>();
-  const points = f.lubrication.map(({ point }) => {
-    const place = placeOf(point);
-    const [x, y] = at[place] ?? at.body ?? [50, 25];
-    const key = `${x} ${y}`;
-    // What is at one place stands side by side.
-    const beside = taken.get(key) ?? 0;
-    taken.set(key, beside + 1);
-    return { name: point, x: Math.min(96, x + 7 * beside), y };
-  });
+  const points: { name: string; x: number; y: number }[] = [];
+  for (const { point: name } of f.lubrication) {
+    let [x, y] = at[placeOf(name)] ?? at.body ?? [50, 25];
+    // Room for a finger’s mark: what lies on another moves along, and above it at the end.
+    while (points.some((p) => Math.hypot(p.x - x, p.y - y) < apart)) [x, y] = x + apart <= drawn.wide - 4 ? [x + apart, y] : [8, y - apart];
+    points.push({ name, x, y: Math.max(3, y) });
+  }
   return { ...rest, points };
 }

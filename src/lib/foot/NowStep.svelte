@@ -73,7 +73,7 @@
 
 <article class="now" class:shut={!isDue(standing)}>
   <h2>{text(step.what)}</h2>
-  <p class="how">{text(step.how)}</p>
+  {#if !instead}<p class="how">{text(step.how)}</p>{/if}
   {#if step.caution}<p class="caution">▲ {text(step.caution)}</p>{/if}
   {#if standing.is === 'open' && opened && !lacking}<p class="gate">opened at {text(opened)}</p>{/if}
   {#if standing.is === 'waiting'}<p class="gate">{text(standing.waits.join('; '))}{opensAt ? `, about ${clock(opensAt)}` : ''}</p>{/if}

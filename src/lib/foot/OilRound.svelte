@@ -49,9 +49,7 @@
       <li>
         <button class="point" disabled={p.at !== undefined} onclick={() => onoil(p.point)}
           ><span class="figure">{i + 1}</span><span>{p.point}{p.late ? ', missed last time' : ''}</span><span class="second"
-            >{p.at
-              ? `✓ ${clock(p.at)}`
-              : `${p.oil === 'grease' ? 'grease' : `${p.oil} oil`}, every ${printText(p.every, 'time', unitChoice())}`}</span
+            >{p.at ? `✓ ${clock(p.at)}` : `${p.oil === 'grease' ? 'grease' : p.oil}, ${printText(p.every, 'time', unitChoice())}`}</span
           ></button
         >
       </li>
