@@ -125,7 +125,7 @@
   .glass {
     position: relative;
     height: 100%;
-    min-height: 160px;
+    min-height: 120px;
     touch-action: pan-y;
     user-select: none;
   }

@@ -16,9 +16,11 @@
 </script>
 
 <article class="now">
-  <h2>{printMarks(duty.what, unitChoice())}</h2>
-  <p class="how">{printMarks(duty.how, unitChoice())}</p>
-  <p class="gate">{duty.late < 60_000 ? 'due now' : `due ${minutes(duty.late)} ago`}</p>
+  <div class="text">
+    <h2>{printMarks(duty.what, unitChoice())}</h2>
+    <p class="how">{printMarks(duty.how, unitChoice())}</p>
+    <p class="gate">{duty.late < 60_000 ? 'due now' : `due ${minutes(duty.late)} ago`}</p>
+  </div>
   {#if putting}
     <form
       onsubmit={(e) => {
@@ -82,11 +84,21 @@
     display: flex;
     gap: 8px;
   }
+  /* What is read scrolls by itself, so that the button is never under it nor out of sight. */
   @media (min-height: 36rem) {
     @container page (min-width: 19rem) and (max-width: 37.5rem) {
-      .done {
-        position: sticky;
-        bottom: 0;
+      .now {
+        display: flex;
+        flex-direction: column;
+        max-height: max(10rem, calc(var(--room) - 2.25rem));
+      }
+      .text {
+        overflow: auto;
+        min-height: 2.5rem;
+        flex: 0 1 auto;
+      }
+      .now > :not(.text) {
+        flex: none;
       }
     }
   }

@@ -36,6 +36,8 @@
   // svelte-ignore state_referenced_locally
   let says = $state(saying);
   let folded = $state(false);
+  /** How high the place of NOW is, px: its text scrolls in it. */
+  let room = $state(600);
 </script>
 
 <div class="page" data-view={view}>
@@ -44,7 +46,7 @@
     {@render top()}
   </div>
   <div class="grid">
-    <section class="box pad do" aria-label="Now and next">{@render doing()}</section>
+    <section class="box pad do" aria-label="Now and next" bind:clientHeight={room} style:--room="{room}px">{@render doing()}</section>
     <section class="box pad read" class:folded aria-label="Readings">{@render readings()}</section>
     <section class="box pad chart" aria-label="Trend">{@render chart()}</section>
     <section class="box pad hand" aria-label="Say and do">
@@ -234,7 +236,7 @@
         padding: 4px 10px;
       }
       .read {
-        flex: 0 0 15.5rem;
+        flex: 0 0 clamp(12.5rem, 29dvh, 15.5rem);
         overflow: hidden !important;
       }
       .read.folded {

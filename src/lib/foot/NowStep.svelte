@@ -72,18 +72,20 @@
 </script>
 
 <article class="now" class:shut={!isDue(standing)}>
-  <h2>{text(step.what)}</h2>
-  {#if !instead}<p class="how">{text(step.how)}</p>{/if}
-  {#if step.caution}<p class="caution">▲ {text(step.caution)}</p>{/if}
-  {#if standing.is === 'open' && opened && !lacking}<p class="gate">opened at {text(opened)}</p>{/if}
-  {#if standing.is === 'waiting'}<p class="gate">{text(standing.waits.join('; '))}{opensAt ? `, about ${clock(opensAt)}` : ''}</p>{/if}
-  {#if standing.is === 'blocked'}
-    <ul class="gate">
-      {#each standing.because as because (because)}<li>{text(because)}</li>{/each}
-    </ul>
-  {/if}
-  {#if lacking}<p class="gate">{text(lacking)}</p>{/if}
-  {#if refusal}<p class="strip caution" role="alert">▲ {text(refusal)}</p>{/if}
+  <div class="text">
+    <h2>{text(step.what)}</h2>
+    {#if !instead}<p class="how">{text(step.how)}</p>{/if}
+    {#if step.caution}<p class="caution">▲ {text(step.caution)}</p>{/if}
+    {#if standing.is === 'open' && opened && !lacking}<p class="gate">opened at {text(opened)}</p>{/if}
+    {#if standing.is === 'waiting'}<p class="gate">{text(standing.waits.join('; '))}{opensAt ? `, about ${clock(opensAt)}` : ''}</p>{/if}
+    {#if standing.is === 'blocked'}
+      <ul class="gate">
+        {#each standing.because as because (because)}<li>{text(because)}</li>{/each}
+      </ul>
+    {/if}
+    {#if lacking}<p class="gate">{text(lacking)}</p>{/if}
+    {#if refusal}<p class="strip caution" role="alert">▲ {text(refusal)}</p>{/if}
+  </div>
   {#if skipping}
     <form
       class="skip-form"
@@ -224,11 +226,21 @@
     display: flex;
     gap: 8px;
   }
+  /* What is read scrolls by itself, so that the button is never under it nor out of sight. */
   @media (min-height: 36rem) {
     @container page (min-width: 19rem) and (max-width: 37.5rem) {
-      .done {
-        position: sticky;
-        bottom: 0;
+      .now {
+        display: flex;
+        flex-direction: column;
+        max-height: max(10rem, calc(var(--room) - 2.25rem));
+      }
+      .text {
+        overflow: auto;
+        min-height: 2.5rem;
+        flex: 0 1 auto;
+      }
+      .now > :not(.text) {
+        flex: none;
       }
     }
   }
