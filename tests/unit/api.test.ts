@@ -94,7 +94,7 @@ describe.skipIf(!url)('the API', () => {
     expect(late.body).toMatchObject({ stored: 1, refused: [] });
     // With what it asks for in the same delivery it is taken, whatever else is refused beside it.
     const glass = { ...note('x'), kind: 'reading', body: { glass: 0.4, glassAt: null } };
-    const mixed = await owner.post(entries(), { entries: [glass, tick('water-and-valves'), tick('papers'), tick('nonsense')] });
+    const mixed = await owner.post(entries(), { entries: [glass, tick('water-and-valves'), tick('fastenings'), tick('nonsense')] });
     expect(mixed.body).toMatchObject({
       stored: 2,
       refused: [

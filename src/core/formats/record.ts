@@ -79,7 +79,8 @@ const step = Joi.object({
   known: Joi.object({
     at: instant(),
     says: Joi.array().items(Joi.string().max(2200)).max(100).required(),
-    done: Joi.boolean().required()
+    done: Joi.boolean().required(),
+    against: Joi.string().max(1000)
   }),
   opens: Joi.array()
     .items(Joi.valid(...thingKeys))

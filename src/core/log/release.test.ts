@@ -115,6 +115,10 @@ describe('public running', () => {
       fold({ fitOut: f, procedure: withBook(compose(f), { ...book, stops, left }), keeper: 'W' }, []).state.steps;
     expect(steps([], [])).toMatchObject({ papers: { outcome: 'done', at: at0, shown: true }, carried: { outcome: 'done' } });
     expect(Object.keys(steps(['Insurance ran out'], ['Tubes swept: skipped']))).toEqual(['carried']);
+    // What the book speaks against is not called done by hand.
+    const barred = fold({ fitOut: f, procedure: withBook(compose(f), { ...book, stops: ['Insurance ran out'] }), keeper: 'W' }, []);
+    const papers = barred.context.procedure.steps.find((s) => s.key === 'papers')!;
+    expect(whyNot(standing(papers, barred.state, barred.context.procedure, at(1)))).toContain('does not bear it out: Insurance ran out.');
     const left = withBook(compose(f), { ...book, left: ['Tubes swept: skipped', 'drains open'] }).steps.find((s) => s.key === 'carried')!;
     expect(left.known!.says).toEqual(['Tubes swept: skipped', 'drains open']);
     expect(compose(f).steps.find((s) => s.act === 'carry')!.proof).toBeUndefined();

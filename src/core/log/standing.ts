@@ -134,7 +134,11 @@ export function standing(step: Step, state: State, procedure: Procedure, now: nu
   if (because.length) return { is: 'blocked', because };
   const waits = step.gates.map((gate) => waitsFor(gate, state, procedure, now)).filter((w) => w !== undefined);
   if (waits.length) return { is: 'waiting', waits };
-  const lacks = evidence[step.evidence]?.(state, now) ?? seenBefore(step, state, procedure) ?? lacksProof(step.proof, state);
+  const lacks =
+    (step.known?.against && `The book does not bear it out: ${step.known.against}. It is skipped with its reason, or put right.`) ??
+    evidence[step.evidence]?.(state, now) ??
+    seenBefore(step, state, procedure) ??
+    lacksProof(step.proof, state);
   return lacks ? { is: 'lacking', lacks } : { is: 'open' };
 }
 

@@ -20,7 +20,16 @@ export interface Book {
 export const withBook = (procedure: Procedure, { at, papers, stops, left, missed = [], feeds }: Book): Procedure => ({
   ...procedure,
   steps: procedure.steps.map((s): Step => {
-    if (s.key === 'papers') return { ...s, known: { at, says: [...papers, ...stops], done: stops.length === 0 } };
+    if (s.key === 'papers')
+      return {
+        ...s,
+        known: {
+          at,
+          says: [...papers, ...stops],
+          done: stops.length === 0,
+          ...(stops.length ? { against: stops.join('; ').slice(0, 1000) } : {})
+        }
+      };
     if (s.key === 'carried') return { ...s, known: { at, says: left.length ? left : ['Nothing was left from last time'], done: true } };
     if (s.key === 'oil-round' && missed.length) return { ...s, known: { at, says: missed, done: false } };
     return s.act === 'carry' && feeds ? { ...s, proof: { kind: 'feeds', ...feeds } } : s;

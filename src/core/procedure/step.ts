@@ -82,6 +82,8 @@ export interface Known {
   readonly at: string;
   readonly says: readonly string[];
   readonly done: boolean;
+  /** What in it speaks against the step: it is not called done by hand. */
+  readonly against?: string;
 }
 
 /** A step of one engine's procedure, as stored with the steaming: plain data. */
