@@ -2,6 +2,7 @@
   // The head of a record: what identifies it, in ruled cells.
   import type { Context } from '$core/log';
   import { printText } from '$core/units';
+  import { purposeWords } from '../sheet/purpose';
   import { unitChoice } from '../sheet/unit-choice';
   import { day } from '../sheet/when';
 
@@ -20,7 +21,7 @@
     ['Day', day(startedAt)],
     ['Keeper', keeper],
     ['Club', club, 'wide'],
-    ['For', `${context.begun?.public ? `Public running${purpose ? ': ' : ''}` : ''}${purpose}` || '–', 'wide'],
+    ['For', purposeWords(context.begun?.public ?? false, purpose) || '–', 'wide'],
     ['Procedure', `${context.procedure.library}, ${context.procedure.steps.length} steps`]
   ]);
 </script>

@@ -3,6 +3,7 @@
   import { Footplate } from '$lib/foot/footplate.svelte';
   import ReleaseSheet from '$lib/foot/ReleaseSheet.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
+  import { purposeWords } from '$lib/sheet/purpose';
   import { day } from '$lib/sheet/when';
   import { onMount, untrack } from 'svelte';
 
@@ -19,7 +20,7 @@
     cells={[
       { label: 'Release to run', value: foot.fitOut.name, wide: true },
       { label: 'Class', value: `${foot.fitOut.description} · ${foot.fitOut.scale}`, desk: true },
-      { label: 'For', value: `${begun?.public ? 'Public running' : ''}${begun?.public && data.purpose ? ': ' : ''}${data.purpose}` },
+      { label: 'For', value: purposeWords(begun?.public ?? false, data.purpose) },
       { label: 'Day', value: day(data.now), desk: true },
       { label: 'Keeper', value: foot.state.keeper }
     ]}
