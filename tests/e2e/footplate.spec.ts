@@ -29,6 +29,16 @@ test('a keeper at work: skip, strike, open things, what is blocked, hand over, a
     .click();
   await expect(log).toContainText('Firebox: crown, stays, seams dry');
 
+  // The oil round is a drawing: touched point by point, and what was missed is said.
+  await page.getByRole('button', { name: 'All steps' }).click();
+  await page.getByRole('button', { name: /^Oil round/ }).click();
+  await expect(now.getByRole('img', { name: 'Snipe from the side, with its 3 oiling points' })).toBeVisible();
+  await expect(now.getByRole('button', { name: 'All oiled' })).toBeVisible();
+  await now.getByRole('button', { name: /Axleboxes/ }).click();
+  await expect(now.getByRole('button', { name: /Axleboxes/ })).toBeDisabled();
+  await now.getByRole('button', { name: 'Done, 2 missed' }).click();
+  await expect(log).toContainText(/Oil round, point by point\. Missed: (Rods|Crosshead)/);
+
   // A skip asks for its reason, and the reason stays.
   await page.getByRole('button', { name: 'All steps' }).click();
   await page.getByRole('button', { name: /^Tyres and rail head/ }).click();

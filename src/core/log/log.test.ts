@@ -289,6 +289,8 @@ describe('the quick line', () => {
         { kind: 'fire', body: { act: 'light' } }
       ]
     ],
+    ['whistle passed', [{ kind: 'test', body: { test: 'Whistle', result: 'pass' } }]],
+    ['injector failed knocks off', [{ kind: 'test', body: { test: 'Injector', result: 'fail', text: 'knocks off' } }]],
     [
       '2 coal',
       [

@@ -9,7 +9,7 @@ import { openFaults, type State } from './state';
 
 /** Where one step stands, and if it cannot be called done, why. */
 export type Standing =
-  | { readonly is: 'done' | 'skipped'; readonly at: string; readonly by: string; readonly reason?: string }
+  | { readonly is: 'done' | 'skipped'; readonly at: string; readonly by: string; readonly reason?: string; readonly shown?: true }
   | { readonly is: 'open' }
   /** To be done now, but not to be called done before its evidence is in the log. */
   | { readonly is: 'lacking'; readonly lacks: string }
@@ -121,7 +121,14 @@ function seenBefore({ key, evidence, again }: Step, state: State, procedure: Pro
  */
 export function standing(step: Step, state: State, procedure: Procedure, now: number): Standing {
   const done = state.steps[step.key];
-  if (done) return { is: done.outcome, at: done.at, by: done.by, ...(done.reason ? { reason: done.reason } : {}) };
+  if (done)
+    return {
+      is: done.outcome,
+      at: done.at,
+      by: done.by,
+      ...(done.reason ? { reason: done.reason } : {}),
+      ...(done.shown ? { shown: true } : {})
+    };
   const because = [
     ...step.needs
       .filter((key) => state.steps[key]?.outcome !== 'done' && !satisfiedBySkip(key, state, procedure))

@@ -18,7 +18,7 @@
   const words = (s: Standing): string => {
     switch (s.is) {
       case 'done':
-        return `done ${clock(s.at)}, ${s.by}`;
+        return `done ${clock(s.at)}, ${s.by}${s.shown ? ', as the log shows' : ''}`;
       case 'skipped':
         return `skipped: ${s.reason ?? ''}`;
       case 'waiting':

@@ -1,5 +1,6 @@
 import { type Observation, observations, type Valve } from '../../procedure';
 import { isLevel, parseGlass, parseNumber, parseQuantity } from '../../units';
+import { released } from '../release';
 import type { Reader } from './draft';
 
 const isWord = (w: string | undefined, ...list: string[]) => w !== undefined && list.includes(w);
@@ -24,6 +25,13 @@ const valveWords = new Map<string, Valve>(
   } as const)
 );
 
+const testWords = new Map([
+  ['passed', 'pass'],
+  ['pass', 'pass'],
+  ['failed', 'fail'],
+  ['fail', 'fail']
+] as const as readonly (readonly [string, 'pass' | 'fail'])[]);
+
 /** `on`, `off`, `open`, `shut`, `half`, `1/4`: how far a valve is open; a bare mention means on. */
 function opening(words: readonly string[]): { open: number; took: number } {
   const [w] = words;
@@ -44,6 +52,19 @@ export const readers: readonly Reader[] = [
     }
     if (isWord(words[0], 'fault') && words.length > 1) {
       draft.others.push({ kind: 'fault', body: { text: words.slice(1).join(' '), forbids: 'nothing' } });
+      return words.length;
+    }
+    return 0;
+  },
+  // `whistle passed`, `left injector failed knocks off`: a test of what must work, with what was seen of it.
+  (words, draft, { fitOut, state }) => {
+    const line = words.join(' ');
+    for (const { name } of released(fitOut, state)) {
+      const took = name.split(' ').length;
+      const result = testWords.get(words[took] ?? '');
+      if (result === undefined || !line.startsWith(`${name.toLowerCase()} `)) continue;
+      const said = words.slice(took + 1).join(' ');
+      draft.others.push({ kind: 'test', body: { test: name, result, ...(said ? { text: said } : {}) } });
       return words.length;
     }
     return 0;

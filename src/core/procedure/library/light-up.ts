@@ -169,7 +169,6 @@ export const lightUp: readonly StepRule[] = [
   },
   {
     key: 'gas-set',
-    shown: 'seen',
     when: gas,
     what: (f) =>
       f.fire.with === 'gas' && f.fire.burners > 1
