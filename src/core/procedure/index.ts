@@ -2,7 +2,7 @@ export * from './asks';
 export * from './book';
 export * from './compose';
 export { libraryVersion } from './library';
-export { bypassed, carries, feedsAt, turned } from './library/fits';
+export { bypassed, carries, feedsAt, turned, wheels } from './library/fits';
 export * from './observations';
 export * from './rounds';
 export * from './step';

@@ -136,3 +136,17 @@ describe('three hours of running, minute by minute', () => {
     });
   });
 });
+
+it('no duty speaks of what an engine has not: chocks without wheels, a fire that is not solid, a train that it cannot pull', () => {
+  const by: Made = [100, 'observation', { seen: 'standing by' }];
+  const said = (engine: string) =>
+    run(engine, [by], 101)
+      .map((d) => `${d.what} ${d.how}`)
+      .join(' ');
+  expect(said('Old Scoop')).not.toMatch(/[Cc]hocked|banked|blower/);
+  expect(said('Little Bittern')).toMatch(/Chocked.*|banked/);
+  const scoop = run('Old Scoop', [], 200)
+    .map((d) => `${d.what} ${d.how}`)
+    .join(' ');
+  expect(scoop).not.toMatch(/fire|train|brake/i);
+});

@@ -1,6 +1,6 @@
 import type { FitOut } from '../engine';
 import type { Bodies, Event, Kind, Log, State } from '../log';
-import { bypassed, carries, feedsAt, turned } from '../procedure';
+import { bypassed, carries, feedsAt, turned, wheels } from '../procedure';
 import { mark } from '../units';
 import { glance, inSteam } from './warnings';
 
@@ -185,7 +185,7 @@ function rulesOf(log: Log, day: Day, from: number): Rule[] {
     {
       key: 'by it',
       what: 'Somebody by it',
-      how: f.mass > 5 ? 'Chocked, and never left.' : 'It is never left.',
+      how: wheels(f) ? 'Chocked, and never left.' : 'It is never left.',
       every: 15 * minute,
       idle: 'only'
     }
