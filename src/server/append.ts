@@ -103,8 +103,19 @@ export async function appendEntries(member: Member, steamingId: string, sent: re
     await tx`select pg_advisory_xact_lock(hashtextextended(${steamingId}, 0))`;
     const log = await logIn(tx, club, steamingId);
     if (!log) return undefined;
-    const { taken, refused } = judge(entries, log, member, received);
-    refused.push(...(await keepersRefused(tx, club, entries, taken)));
+    // What is here already is only sent again.
+    const kept = await keepersRefused(
+      tx,
+      club,
+      entries.filter((e) => log.entries.every((known) => known.id !== e.id))
+    );
+    const { taken, refused } = judge(
+      entries.filter((e) => kept.every((r) => r.id !== e.id)),
+      log,
+      member,
+      received
+    );
+    refused.push(...kept);
     const [row] = await store(
       tx,
       club,
@@ -122,8 +133,8 @@ export async function appendEntries(member: Member, steamingId: string, sent: re
 }
 
 /** An engine goes to a member who may keep one; by a sign-in name that is theirs, where it is not their own device that says so. */
-async function keepersRefused(tx: Tx, club: string, entries: readonly Entry[], taken: Set<string>): Promise<Appended['refused'][number][]> {
-  const handed = entries.filter((e) => taken.has(e.id) && (e.kind === 'handover' || e.kind === 'taken'));
+async function keepersRefused(tx: Tx, club: string, entries: readonly Entry[]): Promise<Appended['refused'][number][]> {
+  const handed = entries.filter((e) => e.kind === 'handover' || e.kind === 'taken');
   if (!handed.length) return [];
   const members = await tx<{ name: string; signIn: string; roles: Member['roles'] }[]>`
     select name, sign_in, roles from member where club_id = ${club} and left_at is null`;
@@ -140,9 +151,7 @@ async function keepersRefused(tx: Tx, club: string, entries: readonly Entry[], t
             field: 'body.signIn',
             sentence: `${entry.body.name} does not sign in as “${entry.body.signIn}”.`
           };
-    if (!refusal) return [];
-    taken.delete(id);
-    return [{ id, ...refusal }];
+    return refusal ? [{ id, ...refusal }] : [];
   });
 }
 

@@ -1,4 +1,4 @@
-import { plantOf } from '$core/boiler';
+import { type Plant, plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
 import type { DayPlan } from '$core/plan';
 import { demandOf, startingSum } from '$core/sums';
@@ -10,8 +10,8 @@ import { contextOf } from './sql/steaming';
 import { folded } from './steamings';
 
 /** What to fill to, as a glass; nothing for an engine without one. By the day's own water and air where there is a day sheet. */
-function coldMark(fitOut: FitOut, plan: DayPlan | null): number | null {
-  const { fill } = startingSum({ fitOut, plant: plantOf(fitOut) }, plan ?? undefined);
+function coldMark(engine: { fitOut: FitOut; plant: Plant }, plan: DayPlan | null): number | null {
+  const { fill } = startingSum(engine, plan ?? undefined);
   return fill.kind === 'glass' ? fill.value : null;
 }
 
@@ -23,12 +23,13 @@ export async function footplateOf(member: Member, id: string) {
   if (steaming.endedAt) redirect(303, `/records/${steaming.id}`);
   // The fit-out of the steaming, and what the engine's past has shown of it.
   const [past, people] = await Promise.all([known(member.club, steaming.engineId), membersOf(member.club)]);
+  const engine = { fitOut: steaming.fitOut, plant: plantOf(steaming.fitOut) };
   return {
     id: steaming.id,
     known: { fitOut: steaming.fitOut, fits: past?.fits ?? [], offs: past?.offs ?? [], used: past?.used ?? [] },
     // The cold mark stands in the glass until the match.
-    cold: log.state.fire.litAt ? null : coldMark(steaming.fitOut, steaming.plan),
-    water: demandOf({ fitOut: steaming.fitOut, plant: plantOf(steaming.fitOut), used: past?.used ?? [] }, steaming.plan?.duty).hour.value,
+    cold: log.state.fire.litAt ? null : coldMark(engine, steaming.plan),
+    water: demandOf({ ...engine, used: past?.used ?? [] }, steaming.plan?.duty).hour.value,
     plan: steaming.plan,
     engineId: steaming.engineId,
     purpose: steaming.purpose,

@@ -70,6 +70,9 @@ describe('the release', () => {
     expect([openFaults(cleared.state), cleared.state.faults.length]).toEqual([[], 1]);
     const told = steaming('Little Bittern', [[3, 'test', { test: 'Whistle', result: 'pass' }]]);
     expect(item(told, 'Whistle')).toMatchObject({ result: 'passed', by: 'Wenna' });
+    // A feed that was tested and passed is proven, and passes in no other sense.
+    const tested = steaming('Little Bittern', [[3, 'test', { test: 'Injector', result: 'pass' }]]);
+    expect([item(tested, 'Injector').result, feedsProven(tested.context.fitOut, tested.state).proven]).toEqual(['passed', ['Injector']]);
     const noted = steaming('Little Bittern', [[3, 'test', { test: 'Whistle', result: 'noted', text: 'gargles' }]]);
     expect(item(noted, 'Whistle')).toMatchObject({ result: 'not tested', how: 'gargles' });
   });

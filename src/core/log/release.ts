@@ -1,5 +1,5 @@
 import type { FitOut } from '../engine';
-import { things } from '../procedure';
+import { feedsAt, things } from '../procedure';
 import { mark } from '../units';
 import { openFaults, type State } from './state';
 
@@ -18,13 +18,16 @@ export interface Item {
 
 const within = (text: string, name: string): boolean => text.toLowerCase().includes(name.toLowerCase());
 
-/** A feed that was seen to work today, with no fault open that names it. */
-export const isProven = (state: State, feed: string): boolean =>
-  (state.feeds[feed]?.proven ?? false) && !openFaults(state).some((f) => within(f.text, feed)) && state.tests[feed]?.result !== 'fail';
+/** A feed that was seen to work today, or was tested and passed, with no fault open that names it. */
+export function isProven(state: State, feed: string): boolean {
+  const tested = state.tests[feed]?.result;
+  const seen = state.feeds[feed]?.proven || tested === 'pass';
+  return Boolean(seen) && tested !== 'fail' && !openFaults(state).some((f) => within(f.text, feed));
+}
 
 /** The feeds that work with the boiler in steam, and which of them are proven. */
-export function feedsProven({ feeds }: Pick<FitOut, 'feeds'>, state: State) {
-  const able = feeds.filter((x) => x.plumbed && x.kind !== 'bottle').map((x) => x.name);
+export function feedsProven(fitOut: FitOut, state: State) {
+  const able = feedsAt(fitOut).map((x) => x.name);
   return { able, proven: able.filter((name) => isProven(state, name)) };
 }
 

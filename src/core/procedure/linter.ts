@@ -8,7 +8,7 @@ import {
   drains,
   electric,
   fan,
-  feeds,
+  fed,
   gas,
   glass,
   hasFeed,
@@ -82,10 +82,7 @@ const words: readonly (readonly [RegExp, (f: FitOut) => boolean])[] = [
   [/\bflywheel\b/i, (f) => !rails(f)],
   [/\brock (it|the engine)\b/i, (f) => f.mass < 60],
   [/\b(turned?|turn it) by hand\b/i, turning],
-  [
-    /\bfeed\b(?! pump)/i,
-    (f) => feeds(f).length > 0 || f.feeds.some((x) => x.plumbed && x.kind !== 'bottle') || lubricated('sight feed')(f)
-  ],
+  [/\bfeed\b(?! pump)/i, (f) => fed(f) || lubricated('sight feed')(f)],
   [/\bmanhole|mudhole\b/i, (f) => f.manholes + f.mudholes > 0],
   [/\b(lamp oil|lamps)\b/i, either((f) => f.lamps, solid)],
   [/\bisolators?\b/i, (f) => f.brakes.some((b) => b.isolator) || f.cylinders.drains === 'steam isolated'],

@@ -29,6 +29,9 @@ describe('duties', () => {
     expect(of('Little Bittern', 'glass', [glass(70)], 75)).toMatchObject({ state: 'late', late: 120_000 });
     expect(of('Marsh Hen', 'glass', [glass(70)], 74)).toMatchObject({ state: 'waiting' });
     expect(of('Water Rail', 'glass', [], 200)).toBeUndefined();
+    // While it is fed it is looked at sooner, as the glance is.
+    const fed: Made = [70.5, 'feed', { feed: 'Left injector', on: true, to: 'boiler' }];
+    expect(of('Marsh Hen', 'glass', [glass(70), fed], 71)).toMatchObject({ due: at(72) });
   });
   it('the fire by a round of coal or by how it looks; the water by where it is sent', () => {
     expect(of('Little Bittern', 'fire', [[70, 'fire', { act: 'fuel on' }]], 75)?.state).toBe('waiting');
@@ -75,6 +78,9 @@ describe('duties', () => {
     expect(of('Little Bittern', 'glass', [glass(70), put], 76)).toMatchObject({ state: 'waiting', due: at(77), put: 'on the bank' });
     expect(of('Little Bittern', 'glass', [glass(70), put], 78)).toMatchObject({ state: 'late', put: 'on the bank' });
     expect(of('Little Bittern', 'glass', [glass(70), put, glass(78)], 79)).not.toHaveProperty('put');
+    // By whatever way it is put off a second time, nothing more is put off.
+    const again: Made = [76, 'duty', { duty: 'glass', what: 'Look', put: 'still on it' }];
+    expect(of('Little Bittern', 'glass', [glass(70), put, again], 78)).toMatchObject({ state: 'late', due: at(77), put: 'on the bank' });
   });
   it('standing by has duties of its own: the glass still, the banked fire, somebody by it; nothing that needs it to run', () => {
     const by: Made = [100, 'observation', { seen: 'standing by' }];
@@ -91,7 +97,8 @@ describe('duties', () => {
 
 describe('three hours of running, minute by minute', () => {
   it('every duty falls due when it should, and a keeper who keeps each as it falls due is late with none', () => {
-    let log = steaming('Little Bittern', moving);
+    // Looked at as it moves off; what the pump sends, it sends to the tank, so that nothing is fed.
+    let log = steaming('Little Bittern', [...moving, glass(60)]);
     let n = 100;
     const fell = new Map<string, number[]>();
     const day = { water: 0.0025 };
@@ -108,7 +115,12 @@ describe('three hours of running, minute by minute', () => {
                 [
                   minute,
                   'feed',
-                  { feed: 'Axle pump', on: true, to: 'both', ...(duty.key === 'hand pump' ? { feed: 'Tender hand pump', strokes: 5 } : {}) }
+                  {
+                    feed: 'Axle pump',
+                    on: false,
+                    to: 'tank',
+                    ...(duty.key === 'hand pump' ? { feed: 'Tender hand pump', strokes: 5 } : {})
+                  }
                 ]
               ];
         for (const m of made) log = add(log, entry(m, n++));

@@ -2,7 +2,7 @@ import type { FitOut } from '../engine';
 import type { Bodies, Event, Kind, Log, State } from '../log';
 import { bypassed, carries, feedsAt, turned, wheels } from '../procedure';
 import { mark } from '../units';
-import { glance, inSteam } from './warnings';
+import { glance, inSteam, nextGlance } from './warnings';
 
 /** DUTIES: what comes round while it runs. A run is no list: each is kept, late by so much, or put off once with a reason. */
 
@@ -43,6 +43,8 @@ interface Rule {
   readonly how: string;
   /** ms between one and the next, or the moment itself. */
   readonly every: number | { readonly at: number };
+  /** When it is due now, where that is told elsewhere, ms since 1970. */
+  readonly due?: number;
   /** Timed while the regulator is open, and not by the clock. */
   readonly running?: true;
   /** Of the stand-by: banked, chocked, somebody by it. */
@@ -101,81 +103,76 @@ const fireSeen = (e: Event) =>
   (e.is === 'fire' && e.act !== 'light') || (e.is === 'seen' && (e.seen === 'fire bright' || e.seen === 'fire dull'));
 const bright: Touch = { word: 'Bright and even', made: [{ kind: 'observation', body: { seen: 'fire bright' } }] };
 
+/** Rules that hold where an engine has what they speak of. */
+const where = (has: unknown, ...rules: readonly Rule[]): readonly Rule[] => (has ? rules : []);
+
 /** What comes round on this engine, in the order in which it is looked after. */
 function rulesOf(log: Log, day: Day, from: number): Rule[] {
   const { fitOut: f } = log.context;
+  const due = nextGlance(f, log.state);
   const rides = carries(f) && log.state.steps.passengers?.outcome === 'done';
   return [
-    ...(f.glasses.length
-      ? [
-          {
-            key: 'glass',
-            what: 'Look at the glass',
-            how: 'And log it: touch it where the water stands.',
-            every: glance[f.size],
-            idle: 'too',
-            kept: (e) => e.is === 'reading' && e.glass !== undefined
-          } as Rule
-        ]
-      : []),
-    ...(f.fire.with === 'solid'
-      ? [
-          {
-            key: 'fire',
-            what: 'Look at the fire',
-            how: 'Thin, bright and even. Fuel on, raked, or say how it looks.',
-            every: fireLook[f.size],
-            kept: fireSeen,
-            touch: bright
-          } as Rule,
-          {
-            key: 'banked',
-            what: 'Look at the banked fire',
-            how: 'In, not burning through; blower a whisper.',
-            every: 15 * minute,
-            idle: 'only',
-            kept: fireSeen,
-            touch: bright
-          } as Rule
-        ]
-      : []),
-    ...(turned(f).length && bypassed(f)
-      ? [
-          {
-            key: 'balance',
-            what: 'Where the water goes',
-            how: 'Boiler, both or tank, for a level that holds. Say where it goes now.',
-            every: 15 * minute,
-            kept: (e) => e.is === 'feed'
-          } as Rule
-        ]
-      : []),
-    ...(feedsAt(f).some((x) => x.kind === 'hand pump')
-      ? [
-          {
-            key: 'hand pump',
-            what: 'A few strokes of the hand pump',
-            how: 'It is the feed for when nothing turns: keep it proven.',
-            every: 60 * minute,
-            kept: (e) => e.is === 'feed' && e.strokes !== undefined
-          } as Rule
-        ]
-      : []),
+    ...where(f.glasses.length, {
+      key: 'glass',
+      what: 'Look at the glass',
+      how: 'And log it: touch it where the water stands.',
+      every: glance[f.size],
+      // Sooner while it is fed, as the glance is.
+      ...(due === undefined ? {} : { due }),
+      idle: 'too',
+      kept: (e) => e.is === 'reading' && e.glass !== undefined
+    }),
+    ...where(
+      f.fire.with === 'solid',
+      {
+        key: 'fire',
+        what: 'Look at the fire',
+        how: 'Thin, bright and even. Fuel on, raked, or say how it looks.',
+        every: fireLook[f.size],
+        kept: fireSeen,
+        touch: bright
+      },
+      {
+        key: 'banked',
+        what: 'Look at the banked fire',
+        how: 'In, not burning through; blower a whisper.',
+        every: 15 * minute,
+        idle: 'only',
+        kept: fireSeen,
+        touch: bright
+      }
+    ),
+    ...where(turned(f).length && bypassed(f), {
+      key: 'balance',
+      what: 'Where the water goes',
+      how: 'Boiler, both or tank, for a level that holds. Say where it goes now.',
+      every: 15 * minute,
+      kept: (e) => e.is === 'feed'
+    }),
+    ...where(
+      feedsAt(f).some((x) => x.kind === 'hand pump'),
+      {
+        key: 'hand pump',
+        what: 'A few strokes of the hand pump',
+        how: 'It is the feed for when nothing turns: keep it proven.',
+        every: 60 * minute,
+        kept: (e) => e.is === 'feed' && e.strokes !== undefined
+      }
+    ),
     ...oiling(f),
     ...tankRule(f, log, day, from),
-    ...(f.fire.with === 'gas'
-      ? [{ key: 'gas', what: 'Gas: enough for the rest?', how: 'Lift the canister, or count the minutes.', every: 20 * minute } as Rule]
-      : []),
-    ...(rides
-      ? [
-          {
-            key: 'train',
-            what: f.brakes.length ? 'This train: seated, guard, brake tried' : 'This train: seated, guard',
-            how: `Each train anew.${f.brakes.length ? ' The brake is tried in its first ten yards.' : ''}`,
-            every: 30 * minute
-          } as Rule
-        ]
-      : []),
+    ...where(f.fire.with === 'gas', {
+      key: 'gas',
+      what: 'Gas: enough for the rest?',
+      how: 'Lift the canister, or count the minutes.',
+      every: 20 * minute
+    }),
+    ...where(rides, {
+      key: 'train',
+      what: f.brakes.length ? 'This train: seated, guard, brake tried' : 'This train: seated, guard',
+      how: `Each train anew.${f.brakes.length ? ' The brake is tried in its first ten yards.' : ''}`,
+      every: 30 * minute
+    }),
     ...(day.wants ?? []).map((want, i): Rule => ({
       key: `want ${i + 1}`,
       what: want.what,
@@ -225,9 +222,11 @@ function dutyOf(rule: Rule, log: Log, now: number, from: number): Duty {
   const mine = (e: Event) => (e.is === 'duty' && e.duty === key && !e.put) || (rule.kept?.(e) ?? false);
   const last = log.events.findLast((e) => mine(e) && Date.parse(e.at) <= now);
   const since = Math.max(from, last ? Date.parse(last.at) : from);
-  const put = log.events.findLast((e) => e.is === 'duty' && e.duty === key && e.put !== undefined && Date.parse(e.at) >= since);
+  // Put off once: whoever says it again, and by whatever way, puts off nothing more.
+  const put = log.events.find((e) => e.is === 'duty' && e.duty === key && e.put !== undefined && Date.parse(e.at) >= since);
   let due: number | undefined;
   if (typeof rule.every === 'object') due = last && Date.parse(last.at) >= rule.every.at ? undefined : rule.every.at;
+  else if (rule.due !== undefined) due = rule.due;
   else if (rule.running) {
     const left = rule.every - openFor(log.events, since, now);
     const turns = (log.state.valves.regulator?.open ?? 0) > 0;
@@ -281,7 +280,7 @@ export function dutiesKept(log: Log, day: Day = {}): Kept[] {
   return rulesOf(log, day, from).flatMap((rule) => {
     if (rule.idle === 'only' || typeof rule.every === 'object') return [];
     const { every } = rule;
-    const all = log.events.filter((e) => Date.parse(e.at) >= from && Date.parse(e.at) <= end);
+    const all = log.events.filter((e) => Date.parse(e.at) > from && Date.parse(e.at) <= end);
     const times = [
       ...new Set(all.filter((e) => (e.is === 'duty' && e.duty === rule.key && !e.put) || rule.kept?.(e)).map((e) => Date.parse(e.at)))
     ];

@@ -1,5 +1,6 @@
 import type { FitOut } from '../engine';
 import type { State } from '../log';
+import { feedsAt } from '../procedure';
 import { mark } from '../units';
 import type { Drill } from './drills';
 import { feedsNow, feedWords } from './feeds';
@@ -17,7 +18,7 @@ export function lowWater(f: FitOut, state: State): Drill {
   const solid = f.fire.with === 'solid';
   const damper = f.fire.with === 'solid' && f.fire.damper;
   const glass = f.glasses.length > 0;
-  const canBeFed = f.feeds.some((x) => x.plumbed && x.kind !== 'bottle');
+  const canBeFed = feedsAt(f).length > 0;
   const less = !solid
     ? f.fire.with === 'gas'
       ? ['Burner down.']

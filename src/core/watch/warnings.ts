@@ -1,5 +1,6 @@
 import type { FitOut } from '../engine';
-import type { State } from '../log';
+import { feedsProven, type State } from '../log';
+import { feedsAt } from '../procedure';
 import { feedNow } from './feeds';
 import { isLevel, mark, printGlass, psi } from '../units';
 
@@ -87,7 +88,8 @@ const rules: readonly Rule[] = [
           since: state.glass.at
         }
       : undefined,
-  ({ fire, kind, feeds }, state) => {
+  (f, state) => {
+    const { fire, kind } = f;
     const bar = state.faults.find((x) => x.forbids === 'steaming' && !x.clearedAt);
     return bar && inSteam(state)
       ? {
@@ -97,7 +99,7 @@ const rules: readonly Rule[] = [
           first: `Run it down: ${[
             fire.with === 'solid' ? 'nothing more on the fire' : 'fire down',
             ...(kind === 'tank locomotive' || kind === 'tender locomotive' ? ['nobody carried'] : []),
-            ...(feeds.some((x) => x.plumbed && x.kind !== 'bottle') ? ['water kept up'] : []),
+            ...(feedsAt(f).length ? ['water kept up'] : []),
             'then fire out'
           ].join(', ')}. An owner, a steward or an examiner clears it.`,
           since: bar.at
@@ -146,13 +148,12 @@ const rules: readonly Rule[] = [
   },
   (f, state) => {
     const ridden = state.steps.passengers;
-    const able = f.feeds.filter((x) => x.plumbed && x.kind !== 'bottle');
-    const proven = able.filter((x) => state.feeds[x.name]?.proven).map((x) => x.name.toLowerCase());
+    const { able, proven } = feedsProven(f, state);
     return ridden?.outcome === 'done' && proven.length < Math.min(2, able.length) && state.phase === 'Run'
       ? {
           key: 'feeds',
           rank: 'look',
-          what: proven.length ? `Only one feed proven today: ${proven[0]}` : 'No feed proven today',
+          what: proven.length ? `Only one feed proven today: ${proven[0]!.toLowerCase()}` : 'No feed proven today',
           first: 'Two is the usual rule for public running. Prove another, or carry nobody.',
           since: ridden.at
         }

@@ -47,7 +47,7 @@ const places: readonly (readonly [RegExp, Place])[] = [
   [/coupling/i, 'coupling'],
   [/slide|crosshead/i, 'crosshead'],
   [/connecting|rods?\b/i, 'rod'],
-  [/eccentric|links?\b|gear links/i, 'eccentric'],
+  [/eccentric|links?\b/i, 'eccentric'],
   [/gears?\b|differential/i, 'gear'],
   [/crank|main/i, 'crank'],
   [/cylinder|valve|port/i, 'cylinder'],

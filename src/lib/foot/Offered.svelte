@@ -1,7 +1,7 @@
 <script lang="ts">
   // It is being handed over: what goes with it, and who says that they have it. The same card for both.
   import { printGlass, printMarks, printText } from '$core/units';
-  import { things } from '$core/procedure';
+  import { feedsAt, things } from '$core/procedure';
   import { openFaults } from '$core/log';
   import { feedWords } from '$core/watch';
   import { unitChoice } from '../sheet/unit-choice';
@@ -12,7 +12,7 @@
   const units = $derived(unitChoice());
   const s = $derived(foot.state);
   const age = (at: string) => ageOf(at, foot.now);
-  const feeds = $derived(foot.fitOut.feeds.filter((x) => x.plumbed && x.kind !== 'bottle'));
+  const feeds = $derived(feedsAt(foot.fitOut));
   const lines = $derived(
     [
       ['Pressure', s.pressure ? `${printText(s.pressure.value, 'pressure', units)}, ${age(s.pressure.at)}` : 'not read'],

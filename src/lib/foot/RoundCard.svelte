@@ -56,7 +56,7 @@
   {:else}
     {#if wanted.length}<AskFields of={wanted} bind:values />{/if}
     <button class="plain go done" disabled={values === undefined} onclick={() => onall(values)}>{head.all}</button>
-    <p class="second">Touch a point that is not, or to see why it is looked at.</p>
+    <p class="second">Touch a point that is wrong, or to see why.</p>
     <ul>
       {#each points as { step } (step.key)}
         <li>

@@ -1,6 +1,6 @@
 import type { FitOut } from '$core/engine';
 import type { Bodies, Kind, State } from '$core/log';
-import type { Valve } from '$core/procedure';
+import { feedsAt, type Valve } from '$core/procedure';
 import { printGlass, printText, type UnitChoice } from '$core/units';
 
 /** Something that is logged in one touch. */
@@ -44,7 +44,7 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
       touch: { word: fuel, kind: 'fire', body: { act: 'fuel on', fuel } }
     });
   }
-  const feeds = f.feeds.filter((x) => x.plumbed && x.kind !== 'bottle');
+  const feeds = feedsAt(f);
   if (feeds.length) {
     const running = feeds.filter((x) => state.feeds[x.name]?.on);
     out.push({

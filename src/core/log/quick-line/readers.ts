@@ -25,12 +25,12 @@ const valveWords = new Map<string, Valve>(
   } as const)
 );
 
-const testWords = new Map([
+const testWords = new Map<string, 'pass' | 'fail'>([
   ['passed', 'pass'],
   ['pass', 'pass'],
   ['failed', 'fail'],
   ['fail', 'fail']
-] as const as readonly (readonly [string, 'pass' | 'fail'])[]);
+]);
 
 /** `on`, `off`, `open`, `shut`, `half`, `1/4`: how far a valve is open; a bare mention means on. */
 function opening(words: readonly string[]): { open: number; took: number } {

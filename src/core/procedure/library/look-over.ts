@@ -8,6 +8,7 @@ import {
   damper,
   drains,
   electric,
+  feedsAt,
   gas,
   glass,
   hasFeed,
@@ -145,11 +146,7 @@ export const lookOver: readonly StepRule[] = [
     round: 'around',
     when: (f) => hasFeed('hand pump', 'axle pump', 'crosshead pump', 'crankshaft pump', 'injector')(f),
     what: 'Feeds complete, strainers clean',
-    how: (f) =>
-      `${names(f.feeds.filter((x) => x.plumbed && x.kind !== 'bottle'))}: unions tight, strainer clean, clack not stuck.`.replace(
-        /^./,
-        (c) => c.toUpperCase()
-      ),
+    how: (f) => `${names(feedsAt(f))}: unions tight, strainer clean, clack not stuck.`.replace(/^./, (c) => c.toUpperCase()),
     why: (f) =>
       `${capital(listed([hasFeed('injector')(f) && 'an injector is stopped by a grain of dirt', pumps(f) && 'a pump by a hair under its ball'])).replace('A pump by', 'A pump is stopped by')}.`,
     minutes: 5
