@@ -162,39 +162,14 @@
 </article>
 
 <style>
-  .now {
-    border-left: 4px solid var(--works);
-    padding-left: 14px;
-  }
   .shut {
     border-color: var(--rule);
-  }
-  h2 {
-    font: 600 1.5rem/1.2 var(--narrow);
-  }
-  .how {
-    font-size: 1.125rem;
-    line-height: 1.35;
-    margin-top: 4px;
   }
   p.caution {
     font-size: 1.0625rem;
     font-weight: 500;
     margin-top: 8px;
     line-height: 1.3;
-  }
-  .gate {
-    font: 600 1rem/1.3 var(--narrow);
-    border: 1px solid var(--ink);
-    padding: 4px 8px;
-    margin-top: 8px;
-    width: fit-content;
-  }
-  .done {
-    width: 100%;
-    min-height: 56px;
-    margin: 10px 0 4px;
-    font-size: 1.25rem;
   }
   .lifts {
     display: grid;
@@ -218,30 +193,5 @@
     margin-top: 10px;
     display: grid;
     gap: 8px;
-  }
-  .field {
-    flex: 1;
-  }
-  .line {
-    display: flex;
-    gap: 8px;
-  }
-  /* What is read scrolls by itself, so that the button is never under it nor out of sight. */
-  @media (min-height: 36rem) {
-    @container page (min-width: 19rem) and (max-width: 37.5rem) {
-      .now {
-        display: flex;
-        flex-direction: column;
-        max-height: max(10rem, calc(var(--room) - 2.25rem));
-      }
-      .text {
-        overflow: auto;
-        min-height: 2.5rem;
-        flex: 0 1 auto;
-      }
-      .now > :not(.text) {
-        flex: none;
-      }
-    }
   }
 </style>

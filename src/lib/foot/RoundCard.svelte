@@ -72,19 +72,6 @@
 </article>
 
 <style>
-  .now {
-    border-left: 4px solid var(--works);
-    padding-left: 14px;
-  }
-  h2 {
-    font: 600 1.5rem/1.2 var(--narrow);
-  }
-  .done {
-    width: 100%;
-    min-height: 56px;
-    margin: 10px 0 4px;
-    font-size: 1.25rem;
-  }
   ul {
     margin-top: 6px;
   }
