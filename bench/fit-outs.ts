@@ -23,7 +23,7 @@ for (const school of Object.keys(schools) as (keyof typeof schools)[]) {
       const plant = plantOf(fitOut);
       const given = { fitOut, plant };
       const level = startingSum(given);
-      const day = { running: 5400, fill: fillOf(level, plant), duty: 'passengers', water: 283, air: 286 } as const;
+      const day = { running: 5400, fill: fillOf(level, plant), runs: 1, duty: 'passengers', water: 283, air: 286 } as const;
       for (const { name, worked } of [...engineFigures(given), ...dayNeeds(day, given)])
         if (worked.steps.some((s) => !Number.isFinite(s.result.value))) wrong.push(`${fitOut.name}: ${name}`);
       const T = fitOut.fire.with === 'spirit' ? 333.15 : 288.15;

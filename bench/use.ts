@@ -90,7 +90,7 @@ for (const { fitOut: f } of patterns) {
   const given = { fitOut: f, plant };
   const running = 2 * 3600;
   for (const duty of Object.keys(duties) as Duty[]) {
-    const day = { running, fill: fillOf(startingSum(given), plant), duty, water: 288.15, air: 288.15 };
+    const day = { running, fill: fillOf(startingSum(given), plant), runs: 1, duty, water: 288.15, air: 288.15 };
     const needs = dayNeeds(day, given);
     const packed = (key: string) => needs.find((n) => n.key === key)?.worked.value ?? NaN;
     const days = [1, 2, 3].map((n) => counted(f, duty, running, 100 * n + f.name.length));

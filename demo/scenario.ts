@@ -130,7 +130,14 @@ export const faults: readonly DemoFault[] = [
 ];
 
 /** Who usually steams what, and how often over three seasons. */
-export const seasons: readonly { engine: string; keeper: string; steamings: number; running: [number, number]; purposes: string[] }[] = [
+export const seasons: readonly {
+  engine: string;
+  keeper: string;
+  steamings: number;
+  running: [number, number];
+  /** Where it is filled for each run. */ runs?: number;
+  purposes: string[];
+}[] = [
   {
     engine: 'Marsh Hen',
     keeper: 'Wenna Thrale',
@@ -156,9 +163,9 @@ export const seasons: readonly { engine: string; keeper: string; steamings: numb
   },
   { engine: 'Old Scoop', keeper: 'Wenna Thrale', steamings: 3, running: [40, 90], purposes: ['Pump house open', 'Sluice Weekend'] },
   { engine: 'Lantern', keeper: 'Tamsel Bewick-Drane', steamings: 2, running: [15, 30], purposes: ['School visit'] },
-  { engine: 'Water Rail', keeper: 'Tamsel Bewick-Drane', steamings: 2, running: [10, 14], purposes: ['Evening run'] },
+  { engine: 'Water Rail', keeper: 'Tamsel Bewick-Drane', steamings: 2, running: [10, 14], runs: 2, purposes: ['Evening run'] },
   { engine: 'Pond Skater', keeper: 'Tamsel Bewick-Drane', steamings: 2, running: [12, 18], purposes: ['On the drain'] },
-  { engine: 'Tin Heron', keeper: 'Tamsel Bewick-Drane', steamings: 1, running: [4, 6], purposes: ['School visit'] }
+  { engine: 'Tin Heron', keeper: 'Tamsel Bewick-Drane', steamings: 2, running: [4, 6], runs: 3, purposes: ['School visit'] }
 ];
 
 /** What went differently now and then. */

@@ -121,6 +121,7 @@ await sql.begin(async (tx) => {
         keeper: season.keeper,
         begins: at(-back, luck.between(8, 10.5)),
         running: luck.between(...season.running),
+        ...(season.runs ? { runs: season.runs } : {}),
         ...usual,
         ...ageing(season.engine, i)
       };
@@ -177,6 +178,15 @@ await sql.begin(async (tx) => {
     wants: [{ what: 'afternoon run', at: tomorrow(13) }],
     people: people('Corrin Sallow'),
     running: 40
+  });
+  await plan('Tin Heron', 'School visit', {
+    wants: [
+      { what: 'first show', at: tomorrow(11) },
+      { what: 'second show', at: tomorrow(12) },
+      { what: 'third show', at: tomorrow(14) }
+    ],
+    people: people('Tamsel Bewick-Drane'),
+    running: 25
   });
   await plan('Water Rail', 'Members’ day', {
     wants: [{ what: 'garden line', at: tomorrow(12.5) }],

@@ -1,8 +1,6 @@
-import { filled, gaugeOf, glassAt, keeper, plantOf, step as stepBoiler, usualFill, waterAtGlass, type Working } from '../src/core/boiler';
+import { gaugeOf, plantOf, waterAtGlass } from '../src/core/boiler';
 import { chance } from '../src/core/chance';
 import type { FitOut } from '../src/core/engine';
-import { drop } from '../src/core/firing';
-import { needleSpread } from '../src/core/forecast';
 import {
   add,
   type Begun,
@@ -12,19 +10,20 @@ import {
   type Entry,
   fold,
   glassReading,
+  isAsked,
   type Kind,
   type Log,
   mayBeExcused,
   standing
 } from '../src/core/log';
 import { timeOrderedId } from '../src/core/log/id';
-import { compose, type Step } from '../src/core/procedure';
+import { compose, sensesOf, type Step } from '../src/core/procedure';
 import { begunWith, withFill } from '../src/core/plan';
-import { waterVolume } from '../src/core/steam';
-import { startingSum } from '../src/core/sums';
+import { isTimed, startingSum } from '../src/core/sums';
 import { psi } from '../src/core/units';
-import { due, glance, inSteam } from '../src/core/watch';
-import { oddly } from './raised';
+import { countdownOf, due, glance, inSteam } from '../src/core/watch';
+import { measured } from './measured';
+import { trueBoiler } from './true-boiler';
 
 /** What a day's steaming was like. */
 export interface Day {
@@ -32,8 +31,10 @@ export interface Day {
   keeper: string;
   /** ms since 1970 when the keeper began to look the engine over */
   begins: number;
-  /** Minutes of running or working. */
+  /** Minutes of running or working, where it can be fed. */
   running: number;
+  /** Runs, where it is filled for each. */
+  runs?: number;
   /** Nothing is written after this moment: the engine is still in steam. */
   until?: number;
   /** What the book had when it began. */
@@ -68,7 +69,8 @@ export function tell(fitOut: FitOut, day: Day): Log {
         ? begunWith(fitOut, day.begun, { at: new Date(day.begins).toISOString(), stops: [], left: day.left ?? [] })
         : compose(fitOut),
       startingSum({ fitOut, plant: plain }),
-      plain
+      plain,
+      fitOut
     ),
     keeper: day.keeper,
     ...(day.begun ? { begun: day.begun } : {})
@@ -84,60 +86,10 @@ export function tell(fitOut: FitOut, day: Day): Log {
     log = add(log, { id, kind, at: new Date(now).toISOString(), by: day.keeper, source: 'person', body } as Entry);
   };
 
-  // The boiler as it truly is that day, from the match on.
-  const air = 283 + luck.between(0, 12);
-  const begun = air + luck.between(-1, 2);
-  const plant = plantOf(fitOut, oddly(fitOut, day.own ?? {}));
-  const k = keeper(plant, { look: luck.between(15, 30), changeover: Infinity });
-  const { set } = k;
-  const cold = fitOut.glasses.length
-    ? Math.min(0.9, Math.max(0.05, startingSum({ fitOut, plant }).fill.value + luck.between(-0.03, 0.04)))
-    : 0;
-  let boiler: Working | undefined;
-  let simulated = 0;
-  /** The boiler as it is now: stepped on from where it was last looked at. */
-  function boilerNow(): Working | undefined {
-    const { fire, phase } = log.state;
-    if (!boiler) {
-      if (!fire.litAt) return undefined;
-      const water = fitOut.glasses.length ? waterAtGlass(plant.vessel, cold, begun) / waterVolume(begun) : usualFill(fitOut, plant, begun);
-      boiler = filled(plant, { water, T: begun, ambient: air, air: luck.next() });
-      simulated = Date.parse(fire.litAt);
-    }
-    set.turning = phase === 'Run';
-    set.engine = phase === 'Run' ? 0.3 * plant.ratedSteam : 0;
-    // A fire that is dying is fed no more; one that is out is off the grate.
-    const out = fire.outAt !== undefined;
-    for (; simulated + 2000 <= now; simulated += 2000) {
-      if (out) {
-        set.engine = set.fan = set.blower = 0;
-        if (boiler.fire.with === 'solid') drop(boiler.fire);
-        else Object.assign(boiler.fire, { setting: 0, on: false });
-      } else {
-        k.tend(boiler);
-        // In steam the blower is a whisper, and at work the exhaust draws: more would only lift the valves.
-        if (phase === 'Prove' || phase === 'Run') set.blower = Math.min(set.blower, gaugeOf(boiler) < 0.85 * plant.held ? 0.6 : 0.08);
-      }
-      // What cannot be fed is run short, not dry: its keeper stops in time.
-      if (boiler.contents.liquid < 0.3 * filledWith) {
-        set.engine = 0;
-        if (boiler.fire.with !== 'solid') boiler.fire.setting = 0;
-      }
-      stepBoiler(plant, boiler, set, 2);
-    }
-    return boiler;
-  }
-  const filledWith = usualFill(fitOut, plant, begun);
-  const round = psi(fitOut.workingPressure < psi(50) ? 0.5 : 1);
-  const needle = () => {
-    const w = boilerNow();
-    return w ? Math.max(0, Math.round((gaugeOf(w) + luck.normal() * 0.35 * needleSpread(gaugeOf(w))) / round) * round) : 0;
-  };
-  const glass = () => {
-    const w = boilerNow();
-    const level = w ? glassAt(plant.vessel, w.contents.liquidVolume, w.contents.T) : cold;
-    return Math.round(Math.min(0.97, Math.max(0.02, level + luck.between(-0.015, 0.015))) * 50) / 50;
-  };
+  const truth = trueBoiler(fitOut, day.own ?? {}, luck, () => ({ log, now }));
+  const { plant, begun, cold, needle, glass } = truth;
+  const boilerNow = truth.now;
+  const timed = isTimed(fitOut);
   const canFeed = fitOut.feeds.filter((f) => f.plumbed && f.kind !== 'bottle');
 
   function feed() {
@@ -148,12 +100,12 @@ export function tell(fitOut: FitOut, day: Day): Log {
     write('feed', { feed: which.name, on: true, to: 'boiler' });
     boilerNow();
     const i = plant.feeds.findIndex((f) => f.name === which.name);
-    set.feeds[i] = 1;
+    truth.keeper.set.feeds[i] = 1;
     // Enough for about a fifth of the glass.
     const slug = (waterAtGlass(plant.vessel, 0.6, 430) - waterAtGlass(plant.vessel, 0.4, 430)) * 900;
     now += Math.min(6 * minute, Math.max(0.7 * minute, (slug / Math.max(1e-6, plant.feeds[i]!.rate)) * 1000)) * luck.between(0.85, 1.15);
     boilerNow();
-    set.feeds[i] = 0;
+    truth.keeper.set.feeds[i] = 0;
     write('reading', glassReading(glass(), log.state, fitOut.gauge ? needle() : undefined));
     write('feed', { feed: which.name, on: false, proven: true });
   }
@@ -166,6 +118,26 @@ export function tell(fitOut: FitOut, day: Day): Log {
     } else if (fitOut.gauge && log.state.fire.litAt) write('reading', { pressure: needle() });
   }
 
+  /** What was sensed since the match. */
+  let sensed = new Set<string>();
+  /** Without a needle it is told by what is felt, heard and seen, as it comes. */
+  function sense() {
+    const w = boilerNow();
+    if (!w || fitOut.gauge) return;
+    const way = w.contents.T < 373 ? (w.contents.T - truth.startT) / (373 - truth.startT) : 1 + Math.min(1, gaugeOf(w) / plant.inSteam);
+    for (const rung of sensesOf(fitOut))
+      if (way >= rung.way - 0.02 && !sensed.has(rung.seen)) {
+        sensed.add(rung.seen);
+        write('observation', { seen: rung.seen });
+      }
+  }
+  /** Over in its time: its keeper has the countdown before them. */
+  function endInTime() {
+    const count = countdownOf(fitOut, log.state);
+    if (!count || 'refused' in count || now < count.stop - 20_000) return;
+    write('fire', { act: 'out' });
+    boilerNow();
+  }
   let nextLook = 0;
   let nextFuel = 0;
   let nextOil = 0;
@@ -173,12 +145,16 @@ export function tell(fitOut: FitOut, day: Day): Log {
   function pass(minutes: number) {
     const to = now + minutes * minute;
     while (now < to && !over()) {
+      if (inSteam(log.state)) {
+        sense();
+        endInTime();
+      }
       const { fire, phase } = log.state;
       if (!fire.litAt || fire.outAt) {
         // Cooling: a look every ten minutes or so, until there is nothing to see.
-        if (fire.outAt && now >= nextLook && phase === 'Shut down') {
+        if (fire.outAt && now >= nextLook && (phase === 'Shut down' || timed)) {
           if (fitOut.gauge) write('reading', { pressure: needle() });
-          nextLook = now + luck.between(9, 16) * minute;
+          nextLook = now + luck.between(9, 16) * minute * (timed ? 0.4 : 1);
         }
         now = Math.min(to, now + 2 * minute);
         continue;
@@ -202,11 +178,21 @@ export function tell(fitOut: FitOut, day: Day): Log {
         if (nextOil) write('oil', { what: 'oil round' });
         nextOil = now + luck.between(40, 55) * minute;
       }
-      now = Math.min(to, now + luck.between(0.5, 1.2) * minute);
+      now = Math.min(to, now + luck.between(0.5, 1.2) * minute * (timed ? 0.3 : 1));
     }
   }
 
+  function refill(volume: number) {
+    truth.refill(volume);
+    sensed = new Set();
+  }
+
   function evidence(step: Step) {
+    for (const { kind, body } of measured(step, log, fitOut, plain, () => boilerNow()?.contents.liquid)) {
+      write(kind, body);
+      if (kind === 'water' && (body as Bodies['water']).act === 'in' && step.cycle === 'further') refill(log.state.boiler!.volume);
+    }
+    if (step.key === 'again-fill' && fitOut.glasses.length) refill(waterAtGlass(plant.vessel, cold, begun));
     const lacks = () => standing(step, log.state, context.procedure, now).is === 'lacking';
     if (lacks() && step.evidence === 'glass reading') look();
     if (lacks() && step.evidence === 'pressure reading') write('reading', { pressure: needle() });
@@ -226,12 +212,12 @@ export function tell(fitOut: FitOut, day: Day): Log {
   function obey(step: Step) {
     for (const set_ of step.sets) {
       if (!('valve' in set_)) continue;
-      if (set_.valve === 'blower' && set_.open > 0 && !set_.down && set_.then === undefined) k.changeover = 0;
+      if (set_.valve === 'blower' && set_.open > 0 && !set_.down && set_.then === undefined) truth.keeper.changeover = 0;
       if (set_.valve === 'whistle' && set_.then !== undefined && log.state.phase === 'Raise') {
-        set.whistle = 0.5;
+        truth.keeper.set.whistle = 0.5;
         now += 0.75 * minute;
         boilerNow();
-        set.whistle = 0;
+        truth.keeper.set.whistle = 0;
       }
     }
   }
@@ -245,7 +231,7 @@ export function tell(fitOut: FitOut, day: Day): Log {
     }
     const { now: placed } = due(context.procedure, log.state, now);
     if (!placed) {
-      const left = context.procedure.steps.some((s) => !log.state.steps[s.key]);
+      const left = context.procedure.steps.some((s) => isAsked(s, log.state) && !log.state.steps[s.key]);
       if (!left) {
         now += luck.between(1, 4) * minute;
         write('sign', { as: 'keeper', name: day.keeper, ...(day.remarks ? { remarks: day.remarks } : {}) });
@@ -253,18 +239,34 @@ export function tell(fitOut: FitOut, day: Day): Log {
       }
       // All that is left of the running is its end.
       if (!ran && log.state.phase === 'Run') {
+        if (timed && log.state.runs.length) {
+          // Until it is over in its time; then again, or that was all.
+          if (inSteam(log.state)) {
+            pass(1);
+            continue;
+          }
+          const { runs, again } = log.state;
+          if (again !== undefined && again > (runs.at(-1)!.outAt ?? '')) {
+            pass(luck.between(1, 2));
+            continue;
+          }
+          if (runs.length < (day.runs ?? 1)) {
+            now += luck.between(0.5, 2) * minute;
+            write('observation', { seen: 'another run' });
+            continue;
+          }
+        }
         ran = true;
-        pass(day.running);
+        if (!timed) pass(day.running);
         write('observation', { seen: 'running ends' });
         continue;
       }
       // Everything waits: for pressure, for time, for the fire to be out.
-      if (!fitOut.gauge && log.state.phase === 'Prove') write('observation', { seen: 'feather' });
-      pass(luck.between(1.2, 2.4));
+      pass(luck.between(1.2, 2.4) * (timed && inSteam(log.state) ? 0.3 : 1));
       continue;
     }
     const { step } = placed;
-    if (!ran && log.state.phase === 'Run' && step.ends) {
+    if (!ran && !timed && log.state.phase === 'Run' && step.ends) {
       ran = true;
       pass(day.running);
       continue;
@@ -275,7 +277,7 @@ export function tell(fitOut: FitOut, day: Day): Log {
       continue;
     }
     // Work already done while waiting takes no time again; the rest takes about what the library says.
-    pass(step.minutes * luck.between(0.25, 0.75) * (step.chore ? 0.5 : 1));
+    pass(step.minutes * luck.between(0.25, 0.75) * (step.chore ? 0.5 : 1) * (timed && inSteam(log.state) ? 0.4 : 1));
     evidence(step);
     boilerNow();
     obey(step);

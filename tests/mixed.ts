@@ -13,6 +13,10 @@ const fittings = fc.record({
     changeover: fc.constantFrom('first', 'late'),
     fill: fc.constantFrom('cold', 'warm'),
     oiling: fc.constantFrom('before', 'wait'),
+    firing: fc.constantFrom('little', 'build'),
+    oil: fc.constantFrom('motion', 'steam'),
+    tooMuch: fc.constantFrom('feed', 'air'),
+    lifts: fc.constantFrom('under', 'at', 'above'),
     injector: fc.constantFrom('standing', 'moving'),
     blowDown: fc.constantFrom('hot', 'cool', 'full'),
     clean: fc.constantFrom('after', 'before')

@@ -207,7 +207,10 @@ describe('words for time and figures', () => {
     const imperial = { pressure: 'bar', temperature: '°F', volume: 'gal', mass: 'lb', length: 'in' } as const;
     const figuresOf = (engine: Given) => [
       ...engineFigures(engine),
-      ...dayNeeds({ running: 7200, fill: fillOf(startingSum(engine), engine.plant), duty: 'passengers', water: 284, air: 286 }, engine)
+      ...dayNeeds(
+        { running: 7200, fill: fillOf(startingSum(engine), engine.plant), runs: 1, duty: 'passengers', water: 284, air: 286 },
+        engine
+      )
     ];
     for (const { fitOut } of patterns)
       for (const { worked, key } of figuresOf({ fitOut, plant: plantOf(fitOut) }))

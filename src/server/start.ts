@@ -75,7 +75,12 @@ export async function startSteaming(
     const [club] = await tx<{ feedsAsked: number }[]>`select feeds_asked from club where club_id = ${member.club}`;
     const at = new Date().toISOString();
     const begun: Begun = { public: options.public ?? false, feedsAsked: club!.feedsAsked, faults, papers };
-    const filled = withFill(begunWith(row.fitOut, begun, { at, stops, left: await carriedIn(tx, member.club, engineId) }), level, plant);
+    const filled = withFill(
+      begunWith(row.fitOut, begun, { at, stops, left: await carriedIn(tx, member.club, engineId) }),
+      level,
+      plant,
+      row.fitOut
+    );
     const { plan } = planned ?? {};
     // The last fire opens when the day sheet has it; without one, when its keeper says that the running ends.
     const procedure = plan

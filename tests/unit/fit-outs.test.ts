@@ -13,7 +13,7 @@ import { anyFitOut, schools } from '../fit-outs';
 function answers(fitOut: FitOut): void {
   const given: Given = { fitOut, plant: plantOf(fitOut) };
   const level = startingSum(given);
-  const day = { running: 5400, fill: fillOf(level, given.plant), duty: 'passengers', water: 283, air: 286 } as const;
+  const day = { running: 5400, fill: fillOf(level, given.plant), runs: 1, duty: 'passengers', water: 283, air: 286 } as const;
   const worked = [...engineFigures(given), ...dayNeeds(day, given)];
   for (const { name, worked: w } of worked)
     for (const x of [w.value, ...w.steps.map((s) => s.result.value)]) expect(Number.isNaN(x), `${fitOut.name}: ${name}`).toBe(false);

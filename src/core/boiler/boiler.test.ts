@@ -321,9 +321,18 @@ describe('raising steam', () => {
     expect(low!.T - up!.T).toBeGreaterThan(0.8);
     expect(low!.T - up!.T).toBeLessThan(1.1);
     expect(up!.reached).toBeLessThan(low!.reached);
-    const knob = (altitude: number) => (plantOf({ ...of('electric-set'), altitude }).fire as { set: number }).set;
-    expect(knob(0) - knob(1500)).toBeGreaterThan(1.2);
-    expect(knob(0) - knob(1500)).toBeLessThan(1.9);
+    const electric = of('electric-set');
+    // A knob that is set by temperature stays where it is; one that nobody has told of is set under its valve.
+    const knobAt = (altitude: number, more = {}) =>
+      (
+        plantOf({ ...electric, altitude, fire: { ...electric.fire, setTemperature: null, ...more } as typeof electric.fire }).fire as {
+          set: number;
+        }
+      ).set;
+    expect(knobAt(1500, { setTemperature: 416.15 })).toBe(416.15);
+    expect(knobAt(0, { thermostat: 'pressure', setPressure: 42 * psi })).toBeCloseTo(273.15 + 142.8, 0);
+    expect(knobAt(0) - knobAt(1500)).toBeGreaterThan(1.2);
+    expect(knobAt(0) - knobAt(1500)).toBeLessThan(1.9);
   });
 
   it.each([tank, tender, snipe])('quickens when the blower takes over from the fan: $name', (f) => {

@@ -96,6 +96,14 @@ const parameters: readonly Parameter[] = [
               ? usual('time it burns', 540, 'time')
               : drawn('longest run', f.runLimit, 'time');
         if (fire.heat !== null) return [line('heat of the fire', 'power', over(drawn('heat of the charge', fire.heat, 'energy'), burns))];
+        if (fire.weight !== null) {
+          const weighed = line(
+            'heat of the charge',
+            'energy',
+            times(drawn('weight of the charge', fire.weight, 'mass'), usual('heat of the fuel', chargeHeat[fire.fuel], 'heat of fuel'))
+          );
+          return [weighed, line('heat of the fire', 'power', over(above(weighed), burns))];
+        }
         // Enough to bring the fill to working pressure and drive it for a while: what makers of such engines provide.
         const fill =
           f.fill === null

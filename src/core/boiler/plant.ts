@@ -102,13 +102,14 @@ function fireOf(f: FitOut, so: Readonly<Record<string, number>>): Plant['fire'] 
       };
     }
     case 'electric': {
-      // A knob is set a little under the valve, or the valve blows all day.
-      const band = 5;
+      // A knob that nobody has told of is set a little under the valve, or the valve blows all day.
+      const held = (fire.thermostat === 'pressure' ? fire.setPressure : null) ?? 0.985 * heldAt(f);
       return {
         with: 'electric',
         power: so.power!,
-        set: saturationAtGauge((0.985 * heldAt(f)) as Gauge, atmosphereAt(f.altitude)).T,
-        band,
+        set:
+          (fire.thermostat === 'temperature' ? fire.setTemperature : null) ?? saturationAtGauge(held as Gauge, atmosphereAt(f.altitude)).T,
+        band: fire.band,
         lag: 15
       };
     }

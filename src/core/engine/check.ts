@@ -155,6 +155,33 @@ const rules: readonly ((f: FitOut) => Problem | false)[] = [
       path: 'runLimit',
       sentence: 'An engine with no glass and no feed under pressure needs a longest run on one fill.'
     },
+  ({ fire }) => {
+    if (fire.with !== 'gas') return false;
+    const i = fire.burners.findIndex((b, j) => fire.burners.some((c, k) => k < j && c.name.toLowerCase() === b.name.toLowerCase()));
+    return (
+      i >= 0 && {
+        path: `fire.burners.${i}.name`,
+        sentence: `Two burners are called “${fire.burners[i]!.name}”: which of them is lit, heard or lost is told by name.`
+      }
+    );
+  },
+  ({ fire }) => {
+    if (fire.with !== 'gas') return false;
+    const i = fire.burners.findIndex((b) => b.lightUp !== null && b.running !== null && b.lightUp > b.running);
+    return (
+      i >= 0 && {
+        path: `fire.burners.${i}.lightUp`,
+        sentence: 'A burner is lit low and turned up: it cannot be lit with its valve further open than it runs.'
+      }
+    );
+  },
+  ({ fire }) =>
+    fire.with === 'spirit' &&
+    fire.fuel !== 'tablets' &&
+    fire.pieces !== null && { path: 'fire.pieces', sentence: `Only tablets are counted: leave this empty for ${fire.fuel}.` },
+  ({ roams, circuit }) =>
+    roams !== 'circuit' &&
+    circuit !== null && { path: 'circuit', sentence: 'Only an engine that runs round a circuit has a length of one: leave this empty.' },
   (f) => {
     const i = f.safetyValves.findIndex((v) => v.set > f.workingPressure * 1.1);
     return (

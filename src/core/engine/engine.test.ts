@@ -186,7 +186,11 @@ describe('fit-out document', () => {
       first.format = 'joram.fit-out/1';
       delete (first as { altitude?: number }).altitude;
       for (const key of ['top', 'flues', 'dome']) delete first.boiler[key];
-      for (const key of ['chimney', 'nozzle', 'heat', 'burns']) delete first.fire[key];
+      for (const key of ['chimney', 'nozzle', 'heat', 'burns', 'pieces', 'weight', 'layout', 'wait', 'purge', 'empty', 'joints'])
+        delete first.fire[key];
+      // There were so many burners, all lit at one place.
+      if (today.fire.with === 'gas') Object.assign(first.fire, { burners: today.fire.burners.length, litAt: today.fire.burners[0]!.litAt });
+      for (const key of ['measures', 'control', 'roams', 'circuit']) delete (first as Record<string, unknown>)[key];
       expect(boilerShape(fitOutOf(first).boiler).total).toBe(boilerShape(today.boiler).total);
       expect(checkFitOut(first)).toEqual({ fitOut: fitOutOf(first) });
     }

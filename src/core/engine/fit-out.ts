@@ -1,10 +1,6 @@
-import { psi } from '../units';
 import { choice, count, flag, group, type Infer, list, maybe, number, quantity, text, union } from '../form';
-
-const mm = (x: number) => x / 1000;
-const litres = (x: number) => x / 1000;
-const length = (label: string, from: number, to: number, help?: string) => quantity(label, 'length', mm(from), mm(to), help);
-const pressure = (label: string, from: number, to: number, help?: string) => quantity(label, 'pressure', psi(from), psi(to), help);
+import { length, litres, pressure } from './dimensions';
+import { fireField } from './fires';
 
 const tubes = group('Tubes', {
   count: count('Number of tubes', 0, 400),
@@ -92,7 +88,7 @@ const oils = { steam: 'steam oil', motion: 'motion oil', grease: 'grease' } as c
  * Lengths in m, pressures in Pa at the gauge, volumes in m³, weights in kg, power in W, times in s.
  */
 export const fitOutField = group('Fit-out', {
-  format: choice('Format', { 'joram.fit-out/3': 'joram.fit-out/3' }),
+  format: choice('Format', { 'joram.fit-out/4': 'joram.fit-out/4' }),
   name: text('Name', 1, 80),
   description: text('Class', 1, 80, 'As on its plate: 0-4-2 side tank, road roller, drainage pump.'),
   scale: text('Scale or gauge', 1, 40),
@@ -158,6 +154,10 @@ export const fitOutField = group('Fit-out', {
   }),
   fill: maybe(quantity('Measured fill, for an engine without a glass', 'volume', 10e-6, litres(20))),
   runLimit: maybe(quantity('Longest run on one fill, for an engine that cannot be fed', 'time', 60, 7200)),
+  measures: group('How water is measured in', {
+    syringe: maybe(quantity('Syringe holds', 'volume', 1e-6, 1e-3)),
+    measure: maybe(quantity('Hand measure holds', 'volume', 1e-6, 5e-3))
+  }),
   safetyValves: list(
     'Safety valves',
     'Valve',
@@ -175,86 +175,7 @@ export const fitOutField = group('Fit-out', {
   manholes: count('Manhole doors', 0, 4),
   mudholes: count('Mudhole doors', 0, 20),
   whistle: flag('Whistle'),
-  fire: union('Fire', 'with', {
-    solid: group('Solid fuel', {
-      fuel: choice('Fuel', {
-        'dry steam coal': 'dry steam coal',
-        anthracite: 'anthracite',
-        'house coal': 'house coal',
-        charcoal: 'charcoal',
-        wood: 'wood'
-      }),
-      start: choice('Start fuel', {
-        charcoal: 'soaked charcoal',
-        'paraffin sticks': 'paraffin-soaked sticks',
-        kindling: 'dry kindling',
-        firelighters: 'firelighters',
-        wood: 'wood'
-      }),
-      grateLength: length('Grate length', 20, 2000),
-      grateWidth: length('Grate width', 15, 1500),
-      gratePieces: count('Pieces of the grate', 1, 30),
-      ashpan: choice('Ashpan and grate', { fixed: 'fixed', pins: 'drop, held by pins', doors: 'drop doors' }),
-      damper: flag('Damper'),
-      chimneyBores: count('Chimney bores', 1, 2),
-      chimney: maybe(
-        length(
-          'Chimney, bore at its narrowest',
-          6,
-          600,
-          'Each bore, where the choke or the petticoat is. Left empty, it is taken from the fan’s adapter or the boiler.'
-        )
-      ),
-      nozzle: maybe(
-        length(
-          'Blast nozzle, bore',
-          1,
-          150,
-          'One for each bore of the chimney. About a seventh of the cylinder’s bore on a two-cylinder engine; left empty, that is taken.'
-        )
-      ),
-      draught: choice('Draught before there is steam', {
-        fan: 'fan on the chimney',
-        'compressed air': 'compressed air into the blower',
-        none: 'none'
-      }),
-      adapter: maybe(length('Fan adapter for a chimney of', 8, 400)),
-      blower: maybe(pressure('The blower sustains the fire from', 2, 150))
-    }),
-    gas: group('Gas', {
-      burners: count('Burners', 1, 6),
-      litAt: choice('Lit at', { 'burner face': 'the burner face', smokebox: 'the smokebox', 'flue end': 'the end of the flue' }),
-      canister: quantity('Gas in a full canister', 'mass', 0.005, 20),
-      power: quantity('Power of all burners', 'power', 50, 60_000),
-      gasRegulator: flag('Pressure regulator on the canister')
-    }),
-    spirit: group('Spirit or tablets', {
-      fuel: choice('Fuel', { spirit: 'spirit', gel: 'gel', tablets: 'tablets' }),
-      charge: text('One charge is', 1, 60),
-      heat: maybe(
-        quantity(
-          'Heat of one charge',
-          'energy',
-          2e3,
-          60e6,
-          'Its weight times 30 MJ/kg for tablets, 27 for spirit, 20 for gel: 12 g of tablets are 360 kJ. Left empty, it is taken from the fill.'
-        )
-      ),
-      burns: maybe(
-        quantity(
-          'One charge burns',
-          'time',
-          30,
-          7200,
-          'From the match to the last flame. Left empty, the longest run is taken, or nine minutes.'
-        )
-      )
-    }),
-    electric: group('Electric element', {
-      power: quantity('Power of the element', 'power', 50, 20_000),
-      thermostat: choice('Thermostat', { temperature: 'set by temperature', pressure: 'set by pressure', none: 'none' })
-    })
-  }),
+  fire: fireField,
   feeds: list(
     'Feeds',
     'Feed',
@@ -336,6 +257,17 @@ export const fitOutField = group('Fit-out', {
     valveGear: text('Valve gear', 0, 40),
     reverser: choice('Reverser', { lever: 'lever with catch', screw: 'screw', none: 'none' })
   }),
+  control: choice('Steam is let on by', {
+    regulator: 'a regulator',
+    'steam cock': 'a steam cock',
+    none: 'nothing: it goes when there is steam'
+  }),
+  roams: choice(
+    'Runs free, out of reach',
+    { no: 'no: it is driven, held or bolted down', circuit: 'round a circuit', water: 'on the water' },
+    'One that runs free is called in before its time is up.'
+  ),
+  circuit: maybe(quantity('Once round its circuit', 'length', 0.5, 5000)),
   drive: choice('Drive', { direct: 'direct', gears: 'gears, can be disengaged', clutch: 'clutch', chain: 'chain' }),
   brakes: list(
     'Brakes',
@@ -380,6 +312,33 @@ export const fitOutField = group('Fit-out', {
     }),
     fill: choice('Fill', { cold: 'with cold water, it shows leaks', warm: 'with warm water, it saves time and fuel' }),
     oiling: choice('Motion oil', { before: 'before lighting, with clean hands', wait: 'during the wait, when the oil runs warm' }),
+    firing: choice(
+      'Firing',
+      { little: 'little and often, so that the bed stays hot', build: 'built up and left, so that the door stays shut' },
+      'Both keep steam. A small grate forgives the second less.'
+    ),
+    oil: choice(
+      'Oil on the motion',
+      {
+        motion: 'engine oil; steam oil in the cylinders only: it creeps where it should',
+        steam: 'thick steam oil everywhere: it stays where it is put'
+      },
+      'Steam oil in the cylinders is no school: thinner oil washes off there.'
+    ),
+    tooMuch: choice(
+      'Too much steam',
+      { feed: 'feed first, if there is room: nothing is lost', air: 'less air first: the room in the glass is kept for the bank' },
+      'Either way the door ajar comes last: cold air on hot tubes.'
+    ),
+    lifts: choice(
+      'Valves should lift',
+      {
+        under: 'just under working pressure, so that it is never passed',
+        at: 'at working pressure',
+        above: 'just above it, so that none is lost'
+      },
+      'Physics does not settle it; the examiner does.'
+    ),
     injector: choice('Injector', { standing: 'tested before moving', moving: 'tested once moving' }),
     blowDown: choice('Blow-down', { hot: 'hot, for the sludge', cool: 'cool, then drained', full: 'left full and treated' }),
     clean: choice('Tubes and smokebox', { after: 'after the run, while warm', before: 'before the next steaming' })

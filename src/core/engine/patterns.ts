@@ -72,6 +72,19 @@ const coal: Fire<'solid'> = {
   blower: psi(30)
 };
 
+type Burner = Fire<'gas'>['burners'][number];
+const burner = (name: string, litAt: Burner['litAt'], tells: Burner['tells'], more: Partial<Burner> = {}): Burner => ({
+  name,
+  litAt,
+  tells,
+  lightUp: null,
+  running: null,
+  jet: null,
+  ...more
+});
+const joints = (...names: string[]) => names.map((name) => ({ name }));
+const gas = { with: 'gas', wait: 30, purge: 60, gasRegulator: false } as const;
+
 /** A boiler without what few have. */
 const plain = { top: 'barrel', flues: { count: 0, diameter: mm(25), centre: mm(100) }, dome: null } as const;
 
@@ -81,6 +94,10 @@ const habits: FitOut['habits'] = {
   changeover: 'first',
   fill: 'cold',
   oiling: 'wait',
+  firing: 'little',
+  oil: 'motion',
+  tooMuch: 'feed',
+  lifts: 'at',
   injector: 'standing',
   blowDown: 'hot',
   clean: 'after'
@@ -88,13 +105,17 @@ const habits: FitOut['habits'] = {
 
 /** What most engines share; each pattern says only what is different about it. */
 const common = {
-  format: 'joram.fit-out/3',
+  format: 'joram.fit-out/4',
   altitude: 0,
   gauge: true,
   tellTale: 'none',
   levels: { lowest: 0.25, wanted: 0.5, ceiling: 0.75 },
   fill: null,
   runLimit: null,
+  measures: { syringe: null, measure: null },
+  control: 'regulator',
+  roams: 'no',
+  circuit: null,
   fusiblePlug: false,
   blowDown: false,
   vent: false,
@@ -292,14 +313,24 @@ export const patterns: readonly Pattern[] = [
       size: 'small',
       mass: 3.2,
       workingPressure: psi(40),
-      boiler: { form: 'horizontal', diameter: mm(54), length: mm(150), tubes: { count: 1, diameter: mm(22), low: mm(18), high: mm(18) } },
+      boiler: { form: 'horizontal', diameter: mm(56), length: mm(150), tubes: { count: 1, diameter: mm(20), low: mm(14), high: mm(14) } },
       shell: { material: 'copper', joints: 'silver-soldered', metal: 0.75, lagged: true },
       glasses: [],
-      fill: litres(0.19),
-      runLimit: minutes(22),
+      fill: litres(0.22),
+      runLimit: minutes(12),
+      measures: { syringe: litres(0.05), measure: null },
+      roams: 'circuit',
+      circuit: 38,
       safetyValves: [valve(40, 'spring', true)],
       whistle: false,
-      fire: { with: 'gas', burners: 1, litAt: 'smokebox', canister: 0.035, power: 900, gasRegulator: false },
+      fire: {
+        ...gas,
+        burners: [burner('Burner', 'smokebox', 'heard', { lightUp: 0.5, running: 1, jet: mm(0.2) })],
+        canister: 0.024,
+        empty: 0.118,
+        power: 800,
+        joints: joints('Filler valve', 'Tank to gas valve', 'Gas valve to jet')
+      },
       feeds: [feed('Filler plug, syringe', 'bottle', 0, 0)],
       tanks: [],
       lubrication: [oil('Cylinders', 'displacement', 'steam', 20), oil('Axles and rods', 'hand', 'motion', 20)],
@@ -490,7 +521,17 @@ export const patterns: readonly Pattern[] = [
       glasses: [glass(330, 470)],
       safetyValves: [valve(60)],
       blowDown: true,
-      fire: { with: 'gas', burners: 2, litAt: 'burner face', canister: 11, power: 9000, gasRegulator: true },
+      fire: {
+        ...gas,
+        burners: [burner('Left burner', 'burner face', 'seen'), burner('Right burner', 'burner face', 'seen')],
+        wait: 45,
+        purge: 120,
+        canister: 11,
+        empty: 13.6,
+        power: 9000,
+        gasRegulator: true,
+        joints: joints('Canister to regulator', 'Regulator to hose', 'Hose to tee', 'Tee to left burner', 'Tee to right burner')
+      },
       feeds: [feed('Hand pump', 'hand pump', 20), feed('Engine pump', 'crankshaft pump', 14)],
       tanks: [{ name: 'Condensate tank', capacity: litres(40), balanced: false, gauge: true }],
       lubrication: [
@@ -531,7 +572,17 @@ export const patterns: readonly Pattern[] = [
       safetyValves: [valve(45)],
       vent: true,
       whistle: true,
-      fire: { with: 'electric', power: 1500, thermostat: 'temperature' },
+      fire: {
+        with: 'electric',
+        power: 1500,
+        thermostat: 'temperature',
+        setTemperature: 416.15,
+        setPressure: null,
+        band: 5,
+        sensor: 'water',
+        cutOut: true
+      },
+      control: 'steam cock',
       feeds: [feed('Bottle, cold', 'bottle', 0)],
       tanks: [],
       lubrication: [oil('Port faces', 'hand', 'steam', 15), oil('Crank and bearings', 'hand', 'motion', 30)],
@@ -564,9 +615,20 @@ export const patterns: readonly Pattern[] = [
       workingPressure: psi(60),
       boiler: { form: 'horizontal', diameter: mm(90), length: mm(180), tubes: { count: 1, diameter: mm(34), low: mm(26), high: mm(26) } },
       shell: { material: 'copper', joints: 'silver-soldered', metal: 1.6, lagged: true },
-      glasses: [glass(50, 78, { blowThrough: false })],
+      glasses: [glass(46, 80, { blowThrough: false })],
+      levels: { lowest: 0.15, wanted: 0.85, ceiling: 0.9 },
       safetyValves: [valve(60, 'spring', true)],
-      fire: { with: 'gas', burners: 1, litAt: 'flue end', canister: 0.16, power: 1300, gasRegulator: false },
+      fire: {
+        ...gas,
+        burners: [burner('Burner', 'flue end', 'heard', { lightUp: 0.75, running: 1.25, jet: mm(0.25) })],
+        canister: 0.16,
+        empty: 0.24,
+        power: 1500,
+        joints: joints('Canister to valve', 'Valve to pipe', 'Pipe to jet')
+      },
+      measures: { syringe: litres(0.06), measure: null },
+      control: 'steam cock',
+      roams: 'water',
       feeds: [feed('Syringe, cold', 'bottle', 0)],
       tanks: [],
       lubrication: [oil('Cylinders', 'displacement', 'steam', 25), oil('Crank and bearings', 'hand', 'motion', 25)],
@@ -591,6 +653,7 @@ export const patterns: readonly Pattern[] = [
     fitOut: {
       ...common,
       name: 'Tin Heron',
+      habits: { ...habits, fill: 'warm' },
       description: 'tabletop engine',
       scale: 'tabletop',
       kind: 'tabletop',
@@ -605,7 +668,18 @@ export const patterns: readonly Pattern[] = [
       fill: litres(0.11),
       runLimit: minutes(9),
       safetyValves: [valve(20, 'relief filler', true)],
-      fire: { with: 'spirit', fuel: 'tablets', charge: 'two tablets', heat: null, burns: null },
+      measures: { syringe: litres(0.02), measure: null },
+      control: 'none',
+      fire: {
+        with: 'spirit',
+        fuel: 'tablets',
+        charge: 'two tablets',
+        pieces: 2,
+        weight: 0.014,
+        layout: 'together',
+        heat: null,
+        burns: minutes(9)
+      },
       feeds: [feed('Filler, cold', 'bottle', 0)],
       tanks: [],
       lubrication: [oil('Port face', 'hand', 'steam', 9), oil('Crank and bearings', 'hand', 'motion', 9)],

@@ -6,7 +6,7 @@ import { type Glass, print, quantities, type Quantity, usualUnits } from '../uni
  */
 export type Field = (
   | { type: 'quantity'; label: string; quantity: Quantity; min: number; max: number; optional: boolean; help?: string }
-  | { type: 'number'; label: string; min: number; max: number; whole: boolean; help?: string }
+  | { type: 'number'; label: string; min: number; max: number; whole: boolean; optional: boolean; help?: string }
   | { type: 'choice'; label: string; options: Readonly<Record<string, string>>; help?: string }
   | { type: 'flag'; label: string; help?: string }
   | { type: 'text'; label: string; min: number; max: number; help?: string }
@@ -37,29 +37,27 @@ export interface Group {
 }
 
 /** The TypeScript type of the document that a field describes. */
-export type Infer<F> = F extends { type: 'quantity'; optional: infer O }
+export type Infer<F> = F extends { type: 'quantity' | 'number'; optional: infer O }
   ? O extends true
     ? number | null
     : number
-  : F extends { type: 'number' }
-    ? number
-    : F extends { type: 'choice'; options: infer O }
-      ? keyof O & string
-      : F extends { type: 'flag' }
-        ? boolean
-        : F extends { type: 'text' }
-          ? string
-          : F extends { type: 'texts' }
-            ? string[]
-            : F extends { type: 'glass' }
-              ? Glass
-              : F extends { type: 'group'; fields: infer G }
-                ? Members<G>
-                : F extends { type: 'list'; of: infer G }
-                  ? Infer<G>[]
-                  : F extends { type: 'union'; by: infer B extends string; cases: infer C }
-                    ? { [K in keyof C]: { [P in B]: K } & Infer<C[K]> }[keyof C]
-                    : never;
+  : F extends { type: 'choice'; options: infer O }
+    ? keyof O & string
+    : F extends { type: 'flag' }
+      ? boolean
+      : F extends { type: 'text' }
+        ? string
+        : F extends { type: 'texts' }
+          ? string[]
+          : F extends { type: 'glass' }
+            ? Glass
+            : F extends { type: 'group'; fields: infer G }
+              ? Members<G>
+              : F extends { type: 'list'; of: infer G }
+                ? Infer<G>[]
+                : F extends { type: 'union'; by: infer B extends string; cases: infer C }
+                  ? { [K in keyof C]: { [P in B]: K } & Infer<C[K]> }[keyof C]
+                  : never;
 
 /** Fields that may be left out are keys that may be missing; a document without any is one plain object type. */
 type Members<G> = { -readonly [K in keyof G as G[K] extends { absent: true } ? never : K]: Infer<G[K]> } & {
@@ -73,9 +71,9 @@ export const quantity = <Q extends Quantity>(label: string, q: Q, min: number, m
 export const maybe = <F extends { optional: boolean }>(field: F) =>
   ({ ...field, optional: true }) as Omit<F, 'optional'> & { optional: true };
 export const number = (label: string, min: number, max: number, help?: string) =>
-  ({ type: 'number', label, min, max, whole: false, help }) as const;
+  ({ type: 'number', label, min, max, whole: false, optional: false, help }) as const;
 export const count = (label: string, min: number, max: number, help?: string) =>
-  ({ type: 'number', label, min, max, whole: true, help }) as const;
+  ({ type: 'number', label, min, max, whole: true, optional: false, help }) as const;
 export const choice = <O extends Record<string, string>>(label: string, options: O, help?: string) =>
   ({ type: 'choice', label, options, help }) as const;
 export const flag = (label: string, help?: string) => ({ type: 'flag', label, help }) as const;

@@ -19,8 +19,10 @@ function present(field: Field): Joi.Schema {
         .required();
       return field.optional ? schema.allow(null) : schema;
     }
-    case 'number':
-      return (field.whole ? Joi.number().integer() : Joi.number()).min(field.min).max(field.max).required();
+    case 'number': {
+      const schema = (field.whole ? Joi.number().integer() : Joi.number()).min(field.min).max(field.max).required();
+      return field.optional ? schema.allow(null) : schema;
+    }
     case 'choice':
       return Joi.string()
         .valid(...Object.keys(field.options))

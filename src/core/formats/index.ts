@@ -4,3 +4,4 @@ export * from './procedure-page';
 export * from './record';
 export * from './sheet-csv';
 export * from './sheet-pdf';
+export { drillsPage } from './drills-page';

@@ -38,6 +38,8 @@ export interface RecordDocument {
 const words = (max: number) => Joi.string().min(1).max(max).required();
 const instant = () => Joi.string().isoDate().required();
 const share = Joi.number().min(0).max(1);
+const volume = Joi.number().min(0).max(20);
+const curve = Joi.array().items(Joi.number().min(0).max(500)).min(2).max(17);
 const step = Joi.object({
   key: words(60),
   phase: Joi.valid(...phases).required(),
@@ -67,6 +69,23 @@ const step = Joi.object({
       within: Joi.number().min(0).max(5e6).required()
     }),
     Joi.object({ kind: Joi.valid('at rest').required(), atMost: Joi.number().min(0).max(5e6).required() }),
+    Joi.object({
+      kind: Joi.valid('water').required(),
+      fill: volume.required(),
+      least: volume.required(),
+      most: volume.required(),
+      metal: volume.required()
+    }),
+    Joi.object({ kind: Joi.valid('charged', 'left').required() }),
+    Joi.object({
+      kind: Joi.valid('pair').required(),
+      waters: curve.required(),
+      cold: curve.required(),
+      hot: curve.required(),
+      piece: Joi.number().min(0).max(500),
+      own: Joi.string().allow('').max(60).required(),
+      eighths: curve
+    }),
     Joi.object({
       kind: Joi.valid('feeds').required(),
       asked: Joi.number().integer().min(0).max(6).required(),
@@ -98,7 +117,8 @@ const step = Joi.object({
       }),
       Joi.object({ fuel: words(40) }),
       Joi.object({ feed: words(40), to: Joi.valid('boiler', 'tank').required() }),
-      Joi.object({ tank: share.required() })
+      Joi.object({ tank: share.required() }),
+      Joi.object({ flame: words(40) })
     )
     .max(12)
     .required(),
@@ -111,6 +131,8 @@ const step = Joi.object({
   away: Joi.boolean(),
   must: Joi.boolean().required(),
   ends: Joi.valid(true),
+  cycle: Joi.valid('each', 'further'),
+  purge: Joi.number().min(0).max(3600),
   minutes: Joi.number().min(0).max(1000).required(),
   who: Joi.valid('keeper', 'helper', 'either').required(),
   materials: Joi.array().items(Joi.string().max(100)).max(40).required()

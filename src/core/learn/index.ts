@@ -7,3 +7,4 @@ export * from './derive';
 export * from './chapters';
 export type { Figure } from './figures';
 export type * from './told';
+export * from './senses';

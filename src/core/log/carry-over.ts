@@ -1,5 +1,6 @@
 import { things } from '../procedure';
 import type { Log } from './fold';
+import { isAsked } from './standing';
 
 /** The step whose points are each accounted for. */
 export const oilRound = 'oil-round';
@@ -18,7 +19,7 @@ export const carriedOver = ({ context, state }: Log): Carried[] => [
   ...Object.keys(state.open).map((key): Carried => ({ what: things[key as keyof typeof things].open, how: 'left open' })),
   ...context.procedure.steps.flatMap((step): Carried[] => {
     const done = state.steps[step.key];
-    if (!done) return step.chore ? [] : [{ what: step.what, how: 'not done' }];
+    if (!done) return step.chore || !isAsked(step, state) ? [] : [{ what: step.what, how: 'not done' }];
     // A round of points that was done but for some of them.
     if (done.outcome === 'done' && step.key === oilRound && done.reason) return [{ what: step.what, how: 'in part', reason: done.reason }];
     return done.outcome === 'skipped' ? [{ what: step.what, how: 'skipped', ...(done.reason ? { reason: done.reason } : {}) }] : [];

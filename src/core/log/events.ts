@@ -1,5 +1,5 @@
 import { type Observation, type Setting, type Step, type ThingKey, thingValves, type Valve, valveThings } from '../procedure';
-import type { DutyBody, Fault, Feed, Fire, Lift, Oil, Reading } from './kinds/bodies';
+import type { Charge, DutyBody, Fault, Feed, Fire, Flame, Lift, Oil, Reading, Water } from './kinds/bodies';
 import type { State } from './state';
 
 /**
@@ -17,6 +17,10 @@ export type Happening =
   | ({ readonly is: 'lift' } & Lift)
   | ({ readonly is: 'oil' } & Oil)
   | ({ readonly is: 'fault' } & Fault)
+  | ({ readonly is: 'water' } & Water)
+  /** Fuel measured out; the whole of what is in, where it was weighed with its canister. */
+  | ({ readonly is: 'charge'; readonly whole?: true } & Charge)
+  | { readonly is: 'flame'; readonly burner: string; readonly flame: Flame['is'] }
   /** A duty was kept, or put off. */
   | ({ readonly is: 'duty' } & DutyBody);
 
@@ -57,6 +61,7 @@ function settingSet(setting: Setting, state: State, at: string): Happening[] {
     return state.feeds[setting.feed]?.to === setting.to
       ? []
       : [{ is: 'feed', feed: setting.feed, on: setting.to === 'boiler', to: setting.to }];
+  if ('flame' in setting) return [{ is: 'flame', burner: setting.flame, flame: 'lit' }];
   if ('tank' in setting) return [{ is: 'reading', tank: setting.tank }];
   const { valve, open, then, down } = setting;
   if (then !== undefined) return [...valveSet(valve, open), ...valveSet(valve, then)];
@@ -81,6 +86,23 @@ export function stepDone(step: Step, state: State, at: string): Happening[] {
     ...(step.act === 'light' ? [{ is: 'fire', act: 'light' } as const] : [])
   ];
 }
+
+/** Water as it is said to be, K: from the tap, hand-warm, from the kettle. */
+const warmthOf = { cold: 288.15, warm: 318.15, hot: 358.15 } as const;
+
+/** What was in and what comes to it, K. */
+const mixed = (before: State['boiler'], volume: number, T: number | undefined): number =>
+  !before || before.volume + volume === 0
+    ? (T ?? warmthOf.cold)
+    : (before.volume * before.T + volume * (T ?? warmthOf.cold)) / (before.volume + volume);
+
+/** A run begins with the match: with what is in by then. */
+const begunRun = ({ runs, boiler, charged }: State, at: string): State['runs'] => [
+  ...runs,
+  { litAt: at, ...(boiler?.sure ? { water: boiler.volume, T: boiler.T } : {}), ...(charged ? { charge: charged.mass } : {}) }
+];
+const inLast = (runs: State['runs'], change: (run: State['runs'][number]) => State['runs'][number]): State['runs'] =>
+  runs.length ? [...runs.slice(0, -1), change(runs.at(-1)!)] : runs;
 
 type Happen<I extends Happening['is']> = (state: State, event: EventOf<I>) => State;
 
@@ -119,10 +141,21 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
     if (act === 'light') {
       const { already: _, ...rest } = fire;
       const lit = { ...rest, litAt: at, outAt: undefined, ...(already ? { already } : {}) };
-      return { ...state, fire: lit, open: opened(open, 'fire', event) };
+      return { ...state, fire: lit, lost: undefined, open: opened(open, 'fire', event), runs: begunRun(state, at) };
     }
     if (act === 'drop' || act === 'out')
-      return { ...state, fire: { ...fire, outAt: at }, open: closed(open, 'fire'), seen: { ...state.seen, 'fire out': at } };
+      return {
+        ...state,
+        fire: { ...fire, outAt: at },
+        // What boiled away is not known before it is measured; what was charged is burnt.
+        ...(state.boiler ? { boiler: { ...state.boiler, sure: false } } : {}),
+        charged: undefined,
+        ...(state.lost && !state.lost.offAt ? { lost: { ...state.lost, offAt: at } } : {}),
+        flames: {},
+        open: closed(open, 'fire'),
+        seen: { ...state.seen, 'fire out': at },
+        runs: inLast(state.runs, (run) => ({ ...run, outAt: run.outAt ?? at }))
+      };
     if (act === 'fuel on') return { ...state, fire: { ...fire, fuelAt: at, rounds: fire.rounds + 1, fuel: fire.fuel + (amount ?? 0) } };
     return state;
   },
@@ -149,6 +182,36 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
   lift: (state, { valve, lifted, reseated, at }) => ({
     ...state,
     lifts: [...state.lifts, { valve, ...(lifted === undefined ? {} : { lifted }), ...(reseated === undefined ? {} : { reseated }), at }]
+  }),
+  /** What is in the boiler is known from what was measured, until it has steamed. */
+  water: (state, { act, volume, warm, at }) => {
+    const before = state.boiler?.sure ? state.boiler : undefined;
+    const temperature = warm && warmthOf[warm];
+    if (act === 'in') {
+      const all = (before?.volume ?? 0) + volume;
+      return { ...state, boiler: { volume: all, at, sure: true, T: mixed(before, volume, temperature) } };
+    }
+    const runs = inLast(state.runs, (run) => (run.outAt ? { ...run, left: volume } : run));
+    return {
+      ...state,
+      runs,
+      boiler: { volume: act === 'left' ? volume : 0, at, sure: true, T: act === 'left' ? warmthOf.hot : warmthOf.cold }
+    };
+  },
+  charge: (state, { mass, pieces, whole, at }) => ({
+    ...state,
+    charged: {
+      mass: (whole ? 0 : (state.charged?.mass ?? 0)) + mass,
+      ...(pieces ? { pieces: (state.charged?.pieces ?? 0) + pieces } : {}),
+      at
+    },
+    // What is put to a fire that burns belongs to the run that burns it.
+    runs: state.fire.litAt && !state.fire.outAt ? inLast(state.runs, (run) => ({ ...run, charge: (run.charge ?? 0) + mass })) : state.runs
+  }),
+  flame: (state, { burner, flame, at }) => ({
+    ...state,
+    flames: { ...state.flames, [burner]: { is: flame, at } },
+    ...(flame === 'lost' ? { lost: { burner, at } } : {})
   }),
   duty: (state) => state,
   oil: (state, { at }) => ({ ...state, oiledAt: at }),

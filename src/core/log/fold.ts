@@ -12,6 +12,8 @@ const start = (context: Context): State => ({
   fire: { rounds: 0, fuel: 0 },
   feeds: {},
   fed: 0,
+  runs: [],
+  flames: {},
   valves: {},
   seen: {},
   open: {},

@@ -15,3 +15,4 @@ export { openFaults } from './state';
 export { litAt, type Summary, summarise, upAt } from './summary';
 export * from './release';
 export * from './shown';
+export * from './stop';

@@ -1,4 +1,5 @@
 import type { Proof } from '../procedure';
+import { doubts } from '../sums';
 import { isLevel, mark, printGlass } from '../units';
 import { isProven } from './release';
 import type { State } from './state';
@@ -10,6 +11,20 @@ function waterAt(eighths: readonly number[], level: number): number {
   const x = Math.min(1, Math.max(0, level)) * (eighths.length - 1);
   const i = Math.min(eighths.length - 2, Math.floor(x));
   return eighths[i]! + (x - i) * (eighths[i + 1]! - eighths[i]!);
+}
+
+/** Straight between the points of a curve. */
+function between(xs: readonly number[], ys: readonly number[], x: number): number {
+  if (x < xs[0]!) return 0;
+  const i = Math.min(
+    xs.length - 2,
+    Math.max(
+      0,
+      xs.findLastIndex((v) => v <= x)
+    )
+  );
+  const share = Math.min(1, (x - xs[i]!) / (xs[i + 1]! - xs[i]!));
+  return ys[i]! + share * (ys[i + 1]! - ys[i]!);
 }
 
 const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state: State) => string | undefined } = {
@@ -43,6 +58,36 @@ const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state:
     const not = of.filter((name) => !proven.includes(name)).map((name) => name.toLowerCase());
     const has = proven.length ? `${proven.length} of ${asked} proven` : 'none is proven';
     return `Public running asks for ${asked} proven feeds: ${has}. ${not.length ? `Not proven: ${not.join(', ')}.` : `It has no more than ${of.length}.`} Prove them, or carry nobody.`;
+  },
+  water: ({ fill, least, most, metal }, { boiler }) => {
+    if (!boiler?.sure) return `Log the water that goes in: ${mark(fill, 'volume')}, measured.`;
+    const off = mark(Math.abs(fill - boiler.volume), 'volume');
+    const is = mark(boiler.volume, 'volume');
+    if (boiler.volume < metal)
+      return `${is} is in, and the hottest metal needs ${mark(metal, 'volume')} over it: fill to ${mark(fill, 'volume')}, ${off} more.`;
+    if (boiler.volume < least * 0.995) return `${is} is in: fill to ${mark(fill, 'volume')}, ${off} more.`;
+    return boiler.volume > most * 1.005 ? `${is} is in: let out ${off}. Hot, it would swell past its room.` : undefined;
+  },
+  charged: ({}, { charged }) => (charged ? undefined : 'Log what it weighs: on this engine the fuel must end before the water.'),
+  left: ({}, { runs }) => (runs.at(-1)?.left === undefined ? 'Log what is left in the boiler, measured.' : undefined),
+  pair: (proof, { boiler, glass, charged, shown }) => {
+    const level = glass && isLevel(glass.value) ? glass.value : undefined;
+    const water = boiler?.sure ? boiler.volume : proof.eighths && level !== undefined ? waterAt(proof.eighths, level) : undefined;
+    if (water === undefined) return 'Log the water that is in: without it there is no saying how long the fire may burn.';
+    // What is filled in warm boils sooner, and less fuel ends before it does.
+    const warm = boiler?.sure ? Math.min(1, Math.max(0, (boiler.T - 288.15) / 70)) : 0;
+    // Its own runs say how hot its fire is, in place of the class.
+    const own = shown?.runs ? (1 + doubts.heat) / (shown.factor * (1 + shown.spread)) : 1;
+    const most = own * ((1 - warm) * between(proof.waters, proof.cold, water) + warm * between(proof.waters, proof.hot, water));
+    const may = proof.piece ? Math.floor(most / proof.piece + 1e-6) * proof.piece : most;
+    const words = proof.piece
+      ? `${Math.round(may / proof.piece)} tablet${Math.round(may / proof.piece) === 1 ? '' : 's'}, ${mark(may, 'mass')}`
+      : mark(may, 'mass');
+    if (!(may > 0)) return `${mark(water, 'volume')} is in, and no charge burns out before that is at its floor: fill more.`;
+    if (!charged || !(charged.mass > 0)) return `Log the fuel that is charged: ${proof.own || words}, and no more than ${words}.`;
+    return charged.mass > most * 1.02
+      ? `The fuel outlasts the water: ${mark(charged.mass, 'mass')} is charged, and with ${mark(water, 'volume')} in no more than ${words} burns out before the water is at its floor. Take some away, or fill more.`
+      : undefined;
   },
   'at rest': ({ atMost }, { pressure }) =>
     pressure && pressure.value > atMost

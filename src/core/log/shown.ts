@@ -1,6 +1,6 @@
 import { type Phase, phases, type Procedure, type Shown, type Step } from '../procedure';
 import type { Event } from './events';
-import { standing } from './standing';
+import { isAsked, standing } from './standing';
 import type { Context, State } from './state';
 
 /** WHAT IS SHOWN IS NOT ASKED: a step that the log bears out by itself is done when it does. */
@@ -22,7 +22,9 @@ type Shows = (step: Step, state: State, told: readonly Event[], procedure: Proce
 const shows: Readonly<Record<Shown, Shows>> = {
   // A look of now, at what now stands: not one that an earlier entry left behind.
   reading: ({ evidence }, _, told) => told.some((e) => readBy[evidence]?.(e) ?? false),
-  seen: ({ sees }, { seen }) => sees !== undefined && seen[sees] !== undefined,
+  // What each run asks anew is not shown by the last one.
+  seen: ({ sees, cycle }, { seen }, told) =>
+    sees !== undefined && (cycle === 'each' ? told.some((e) => e.is === 'seen' && e.seen === sees) : seen[sees] !== undefined),
   // What a match opens beside the fire is said with the step.
   lit: ({ opens }, { fire }, told) =>
     fire.against === undefined && opens.every((thing) => thing === 'fire') && told.some((e) => e.is === 'fire' && e.act === 'light'),
@@ -47,7 +49,8 @@ const stands = (sets: Step['sets'], { valves }: State): boolean =>
 /** The phase moves on when nothing is left to do in it; it never moves back by itself. */
 export function advance(state: State, { procedure }: Pick<Context, 'procedure'>, at: string): State {
   let rank = phases.indexOf(state.phase);
-  while (rank < phases.length - 1 && procedure.steps.every((s) => s.phase !== phases[rank] || state.steps[s.key])) rank++;
+  while (rank < phases.length - 1 && procedure.steps.every((s) => s.phase !== phases[rank] || !isAsked(s, state) || state.steps[s.key]))
+    rank++;
   const phase = phases[rank] as Phase;
   return phase === state.phase ? state : { ...state, phase, phaseSince: at };
 }
@@ -65,7 +68,7 @@ export const knownSteps = ({ steps }: Procedure): State['steps'] =>
 export function showing(state: State, told: readonly Event[], { procedure }: Context, at: string, by: string): State {
   let after = state;
   for (const step of procedure.steps) {
-    if (!step.shown || after.steps[step.key] || !shows[step.shown](step, after, told, procedure)) continue;
+    if (!step.shown || !isAsked(step, after) || after.steps[step.key] || !shows[step.shown](step, after, told, procedure)) continue;
     if (standing(step, after, procedure, Date.parse(at)).is !== 'open') continue;
     after = { ...after, steps: { ...after.steps, [step.key]: { outcome: 'done', at, by, shown: true } } };
   }

@@ -85,6 +85,9 @@ const comesFirst = 'first: ';
 const satisfiedBySkip = (key: string, state: State, procedure: Procedure) =>
   state.steps[key]?.outcome === 'skipped' && !procedure.steps.find((s) => s.key === key)?.must;
 
+/** What a step needs of a further run is needed where there is one. */
+const belongs = (key: string, state: State, { steps }: Procedure) => isAsked(steps.find((s) => s.key === key) ?? {}, state);
+
 /** How old a reading may be and still stand as a step's evidence, ms. */
 const fresh = 5 * 60_000;
 const young = (at: string | undefined, now: number) => at !== undefined && now - Date.parse(at) <= fresh;
@@ -130,8 +133,9 @@ export function standing(step: Step, state: State, procedure: Procedure, now: nu
       ...(done.shown ? { shown: true } : {})
     };
   const because = [
+    ...(isAsked(step, state) ? [] : ['It belongs to a further run: say first that there is to be one.']),
     ...step.needs
-      .filter((key) => state.steps[key]?.outcome !== 'done' && !satisfiedBySkip(key, state, procedure))
+      .filter((key) => state.steps[key]?.outcome !== 'done' && !satisfiedBySkip(key, state, procedure) && belongs(key, state, procedure))
       .map((key) => `${comesFirst}${procedure.steps.find((s) => s.key === key)?.what ?? key}`),
     // A step that closes a thing is not stopped by that thing being open.
     ...(step.act
@@ -143,6 +147,7 @@ export function standing(step: Step, state: State, procedure: Procedure, now: nu
   if (waits.length) return { is: 'waiting', waits };
   const lacks =
     (step.known?.against && `The book does not bear it out: ${step.known.against}. It is skipped with its reason, or put right.`) ??
+    notPurged(step, state, now) ??
     evidence[step.evidence]?.(state, now) ??
     seenBefore(step, state, procedure) ??
     lacksProof(step.proof, state);
@@ -199,14 +204,32 @@ export function tickRefused({ step: key, outcome, reason }: Tick, state: State, 
   return step.must ? `“${step.what}” is not one to skip.` : undefined;
 }
 
+/** Whether a step belongs to the day as it is: those of a further run only when there is to be one. */
+export const isAsked = ({ cycle }: Pick<Step, 'cycle'>, { again }: Pick<State, 'again'>): boolean =>
+  cycle !== 'further' || again !== undefined;
+
+/** What has not burnt lies low and waits for the match: it is aired, and counted. */
+function notPurged({ purge }: Step, { lost }: State, now: number): string | undefined {
+  if (!lost || purge === undefined) return undefined;
+  if (!lost.offAt) return `${lost.burner} was lost: everything off first, and said so. Then it is aired for ${mark(purge, 'time')}.`;
+  const left = purge - (now - Date.parse(lost.offAt)) / 1000;
+  return left > 0 ? `${lost.burner} was lost: doors open, ${Math.ceil(left)} s more of the count.` : undefined;
+}
+
 /**
  * Why a fire may not be lit now; undefined when it may: what the step that lights it waits for and asks. What it was lit by before
  * was asked then; a second match asks only what stands open, and that water is seen.
  * @param now ms since 1970
  */
 export function lightRefused(state: State, procedure: Procedure, now: number): string | undefined {
-  const step = procedure.steps.find((s) => s.act === 'light');
+  const lights = procedure.steps.filter((s) => s.act === 'light' && isAsked(s, state));
+  const step = lights.find((s) => state.steps[s.key]?.outcome !== 'done') ?? lights.at(-1);
+  const stale = step && notPurged(step, state, now);
+  if (stale) return stale;
   if (step && state.steps[step.key]?.outcome !== 'done') return whyNot(standing(step, unskipped(state, step.key), procedure, now));
+  // What is put under a boiler again burns against the water that is in it now.
+  const outlasts = step?.proof?.kind === 'pair' ? lacksProof(step.proof, state) : undefined;
+  if (outlasts) return outlasts;
   const open = forbidden('light', state);
   if (open.length) return `Not yet. ${open.join(' ')}`;
   return state.glass && !isLevel(state.glass.value) && state.glass.value !== 'top nut'

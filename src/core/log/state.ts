@@ -1,5 +1,6 @@
 import type { FitOut } from '../engine';
 import type { Ask, Observation, Phase, Procedure, ThingKey, Valve } from '../procedure';
+import type { Shown } from '../sums';
 import type { Glass } from '../units';
 import type { Forbids } from './kinds/fault';
 import type { Lift } from './kinds/lift';
@@ -48,6 +49,20 @@ export interface State {
       }
     >
   >;
+  /** Water in the boiler, m³, and how warm, K, by what was measured; no longer sure once it has steamed. */
+  readonly boiler?: { readonly volume: number; readonly T: number; readonly at: string; readonly sure: boolean };
+  /** kg of fuel measured out for the fire that burns, or the next. */
+  readonly charged?: { readonly mass: number; readonly pieces?: number; readonly at: string } | undefined;
+  /** Each fire of the day: what it was lit with, when it was out, and what was left. */
+  readonly runs: readonly Run[];
+  /** What its runs have shown of the heat of its fire, measured in and left. */
+  readonly shown?: Shown;
+  /** Each burner by name, as it was said last. */
+  readonly flames: Readonly<Record<string, { readonly is: 'lit' | 'heard' | 'lost' | 'out'; readonly at: string }>>;
+  /** A flame that was lost: which, when, and since when everything is off. */
+  readonly lost?: { readonly burner: string; readonly at: string; readonly offAt?: string } | undefined;
+  /** When another run was asked for last. */
+  readonly again?: string;
   /** m³ fed, of what was measured */
   readonly fed: number;
   readonly valves: Readonly<Partial<Record<Valve, { readonly open: number; readonly at: string }>>>;
@@ -94,6 +109,18 @@ export interface State {
   readonly override?: Readonly<Override> & { readonly by: string; readonly at: string };
   readonly signatures: readonly (Sign & { readonly at: string; readonly by: string })[];
   readonly endedAt?: string;
+}
+
+/** One fire, from the match to the last flame. */
+export interface Run {
+  readonly litAt: string;
+  readonly outAt?: string;
+  /** m³ in at the match, by what was measured, and how warm it was, K. */
+  readonly water?: number;
+  readonly T?: number;
+  /** kg of fuel */ readonly charge?: number;
+  /** m³ found left after it, or let out and measured. */
+  readonly left?: number;
 }
 
 /** What the fold needs to know besides the entries: what the steaming was started with. */

@@ -1,5 +1,6 @@
 import { inSteamAt } from '../engine';
 import type { Log } from './fold';
+import { isAsked } from './standing';
 
 /** What the Logbook lists of a steaming that has ended: computed once, from the fold, when it is signed. */
 export interface Summary {
@@ -46,7 +47,7 @@ export function summarise(log: Log): Summary {
     readings: log.entries.filter((e) => e.kind === 'reading' && !log.struck.has(e.id)).length,
     faults: state.faults.length,
     skipped: ticks.filter((t) => t.outcome === 'skipped').length,
-    missed: context.procedure.steps.length - ticks.length,
+    missed: context.procedure.steps.filter((s) => isAsked(s, state)).length - ticks.length,
     entries: log.entries.length - log.struck.size
   };
 }

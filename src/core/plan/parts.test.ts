@@ -70,9 +70,11 @@ describe('the filling step', () => {
       const plant = plantOf(f);
       const procedure = compose(f);
       const level = startingSum({ fitOut: f, plant });
-      const filled = withFill(procedure, level, plant);
+      const filled = withFill(procedure, level, plant, f);
       expect(filled.steps.filter((s, i) => s !== procedure.steps[i]).map((s) => s.key)).toEqual(
-        f.glasses.length ? ['fill', 'water-and-valves'] : ['fill']
+        f.glasses.length
+          ? ['fill', 'water-and-valves']
+          : ['fill', 'water-and-valves', 'gas-light', 'again-fill', 'again-charge', 'again-light', 'run-limit']
       );
       expect(filled.steps.find((s) => s.key === 'fill')!.what).toMatch(
         f.glasses.length ? /^Fill to .* of the glass$/ : /^Fill with .*, measured$/

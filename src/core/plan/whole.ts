@@ -5,7 +5,8 @@ import { type Fit, heatingFrom, widthFrom } from '../learn';
 import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
 import { type Kit, kitFor } from './kit';
-import { dayNeeds, usualDuty, fillOf, fuelAndWater, type Level, needsPair, type Pair, startingSum, type Used, usualReserve } from '../sums';
+import { dayNeeds, usualDuty, fillOf, isTimed, type Level, startingSum, type Used } from '../sums';
+import { type Runs, runsOf, timedPlan } from './runs';
 import type { Figure } from '../units';
 import { withFill } from './fill';
 import { lastCoal } from './last-coal';
@@ -33,7 +34,8 @@ export interface Whole {
   readonly heating: Heating;
   readonly level: Level;
   readonly fill: number;
-  readonly pair?: Pair;
+  /** Where nothing feeds it: its runs, with the one sum of water, fuel and time. */
+  readonly runs?: Runs;
   readonly needs: readonly Figure[];
   readonly kit: readonly Kit[];
 }
@@ -45,29 +47,42 @@ export function engineOf({ fitOut, fits, offs = [] }: Pick<Known, 'fitOut' | 'fi
   return { plant, heating: { ...heating, width: heating.width * widthFrom(offs) } };
 }
 
-export function planWhole(known: Known, plan: DayPlan, busy: Busy = {}, engine = engineOf(known)): Whole {
+export function planWhole(known: Known, asked: DayPlan, busy: Busy = {}, engine = engineOf(known)): Whole {
   const { fitOut, used } = known;
   const { plant, heating } = engine;
-  const level = startingSum({ fitOut, plant }, plan);
-  const procedure = withFill(known.procedure, level, plant);
+  const level = startingSum({ fitOut, plant }, asked);
+  const procedure = withFill(known.procedure, level, plant, fitOut);
   const fill = fillOf(level, plant);
-  const raise = planRaise(fitOut, procedure, plant, heating, { water: plan.water, air: plan.air });
-  return {
-    sheet: daySheet({
+  const raise = planRaise(fitOut, procedure, plant, heating, { water: asked.water, air: asked.air });
+  const sheetOf = (plan: DayPlan, plain?: true) =>
+    daySheet({
       procedure,
       plan: { ...plan, minutes: { ...lastCoal({ fitOut, plant, used }, plan), ...plan.minutes } },
       raise,
-      busy
-    }),
+      busy,
+      ...(plain ? { plain } : {})
+    });
+  const runsBy = (sheet: Pick<Sheet, 'light'>) => runsOf({ fitOut, plant, procedure, fill }, asked, sheet);
+  // An engine that is timed runs as long as its water and its charge do.
+  const plan = isTimed(fitOut) ? timedPlan(asked, runsBy(sheetOf(asked, true))) : asked;
+  const sheet = sheetOf(plan);
+  const runs = runsBy(sheet);
+  return {
+    sheet: runs ? { ...sheet, problems: [...sheet.problems, ...runs.problems] } : sheet,
     raise,
     heating,
     level,
     fill,
-    ...(needsPair(fitOut)
-      ? { pair: fuelAndWater({ fill, charge: null, reserve: usualReserve, water: plan.water, air: plan.air }, { fitOut, plant }) }
-      : {}),
+    ...(runs ? { runs } : {}),
     needs: dayNeeds(
-      { running: plan.running * 60, fill, duty: plan.duty ?? usualDuty, water: plan.water, air: plan.air },
+      {
+        running: plan.running * 60,
+        fill,
+        runs: plan.wants.length,
+        duty: plan.duty ?? usualDuty,
+        water: plan.water,
+        air: plan.air
+      },
       { fitOut, plant, used }
     ),
     kit: kitFor(fitOut, procedure)

@@ -4,8 +4,12 @@ import type { Quantity } from '../units';
 export const asks = {
   'water temperature': { label: 'How warm the water is', quantity: 'temperature' },
   'water in': { label: 'Water put in', quantity: 'volume' },
+  'water left': { label: 'Water left in the boiler', quantity: 'volume' },
+  'water out': { label: 'Water let out, measured', quantity: 'volume' },
+  charge: { label: 'Fuel charged', quantity: 'mass' },
   treatment: { label: 'Treatment, dose', quantity: 'volume' },
   canister: { label: 'Canister weighs', quantity: 'mass' },
+  'canister after': { label: 'Canister weighs after it', quantity: 'mass' },
   'fuel used': { label: 'Fuel used', quantity: 'mass' },
   'water used': { label: 'Water used', quantity: 'volume' },
   'steam oil': { label: 'Steam oil used', quantity: 'volume' },

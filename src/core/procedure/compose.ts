@@ -13,18 +13,24 @@ const told: Record<FitOut['tellTale'], Gate[]> = {
   spring: [{ kind: 'seen', what: 'spring stiff' }]
 };
 
+/** Steam is let on by a cock on some: what is said of a regulator is said of that. */
+const byControl = (text: string, { control }: FitOut): string =>
+  control === 'steam cock' ? text.replaceAll('regulator', 'steam cock').replaceAll('Regulator', 'Steam cock') : text;
+
 function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
   const gates = of(rule.gates ?? [], fitOut).flatMap((gate) =>
     gate.kind === 'pressure' && !fitOut.gauge ? told[fitOut.tellTale] : [gate]
   );
   const caution = rule.caution && of(rule.caution, fitOut);
+  const proof = rule.proof?.(fitOut);
+  const said = (text: string) => byControl(text, fitOut);
   return {
     key: rule.key,
     phase,
-    what: of(rule.what, fitOut),
-    how: of(rule.how, fitOut),
-    why: of(rule.why, fitOut),
-    ...(caution ? { caution } : {}),
+    what: said(of(rule.what, fitOut)),
+    how: said(of(rule.how, fitOut)),
+    why: said(of(rule.why, fitOut)),
+    ...(caution ? { caution: said(caution) } : {}),
     gates: gates.filter((g) => g.kind !== 'pressure falls' || fitOut.gauge),
     needs: rule.needs ?? [],
     evidence:
@@ -33,7 +39,7 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
         : rule.evidence === 'pressure reading' && !fitOut.gauge
           ? 'tick'
           : (rule.evidence ?? 'tick'),
-    ...(rule.proof ? { proof: rule.proof(fitOut) } : {}),
+    ...(proof ? { proof } : {}),
     ...(rule.again ? { again: true } : {}),
     ...(rule.round ? { round: rule.round } : {}),
     ...(rule.asks?.(fitOut).length ? { asks: rule.asks(fitOut) } : {}),
@@ -42,6 +48,7 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
     closes: of(rule.closes ?? [], fitOut),
     sets: of(rule.sets ?? [], fitOut),
     ...(rule.act ? { act: rule.act } : {}),
+    ...(rule.purge?.(fitOut) ? { purge: rule.purge(fitOut) } : {}),
     ...(rule.sees ? { sees: rule.sees } : {}),
     ...(rule.proves ? { proves: rule.proves(fitOut) } : {}),
     chore: rule.chore ?? false,
@@ -50,6 +57,7 @@ function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
     ...(rule.away ? { away: true } : {}),
     must: rule.must ?? false,
     ...(rule.ends ? { ends: true } : {}),
+    ...(rule.cycle ? { cycle: rule.cycle } : {}),
     minutes: of(rule.minutes, fitOut),
     who: rule.who ?? 'keeper',
     materials: of(rule.materials ?? [], fitOut)

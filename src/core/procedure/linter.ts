@@ -43,6 +43,8 @@ const burns =
 const words: readonly (readonly [RegExp, (f: FitOut) => boolean])[] = [
   [/\b(start )?fan\b/i, fan],
   [/\bdamper\b/i, damper],
+  [/\bregulator\b/i, (f) => f.control === 'regulator' || f.fire.with === 'gas'],
+  [/\bsteam cock\b/i, (f) => f.control === 'steam cock'],
   [/\bwhistle\b/i, (f) => f.whistle],
   [/\binjectors?\b/i, hasFeed('injector')],
   [/\bblower\b/i, solid],
@@ -56,7 +58,7 @@ const words: readonly (readonly [RegExp, (f: FitOut) => boolean])[] = [
   [/\bcharcoal\b/i, burns('charcoal')],
   [/\bwood\b/i, burns('wood', 'sticks', 'kindling')],
   [/\b(grate|ashpan|ash|firebox|bars|shovel|fire door)\b/i, solid],
-  [/\bsmokebox\b/i, (f) => solid(f) || (f.fire.with === 'gas' && f.fire.litAt === 'smokebox')],
+  [/\bsmokebox\b/i, (f) => solid(f) || (f.fire.with === 'gas' && f.fire.burners.some((b) => b.litAt === 'smokebox'))],
   [/\btubes?\b/i, (f) => f.boiler.form !== 'pot' && f.boiler.form !== 'electric'],
   [/\b(gas|canister|burners?)\b/i, either(gas, spirit)],
   [/\b(canister|leak fluid)\b/i, gas],
@@ -92,7 +94,13 @@ const words: readonly (readonly [RegExp, (f: FitOut) => boolean])[] = [
 
 /** What is said beside the owner’s own names for things. */
 function said({ what, how, why, caution = '' }: Step, { feeds, tanks, lubrication, comesOff, fire }: FitOut): string {
-  const own = [...feeds.map((x) => x.name), ...tanks.map((t) => t.name), ...lubrication.map((x) => x.point), comesOff];
+  const own = [
+    ...(fire.with === 'gas' ? [...fire.burners.map((b) => b.name), ...fire.joints.map((j) => j.name)] : []),
+    ...feeds.map((x) => x.name),
+    ...tanks.map((t) => t.name),
+    ...lubrication.map((x) => x.point),
+    comesOff
+  ];
   return [...own, fire.with === 'spirit' ? fire.charge : '']
     .filter(Boolean)
     .reduce((text, name) => text.replaceAll(name, '').replaceAll(name.toLowerCase(), ''), [what, how, why, caution].join(' '));

@@ -9,6 +9,8 @@ import type { Valve } from './valves';
 export const phases = ['Look over', 'Fill and oil', 'Light up', 'Raise', 'Prove', 'Run', 'Shut down', 'Put away'] as const;
 export type Phase = (typeof phases)[number];
 
+export type Cycle = 'each' | 'further';
+
 /** What a step waits for. Pressures in Pa at the gauge. */
 export type Gate =
   | { readonly kind: 'pressure'; readonly atLeast: number }
@@ -47,7 +49,23 @@ export type Proof =
   /** So many of these feeds, seen to work today and with no fault open: the club’s rule for public running. */
   | { readonly kind: 'feeds'; readonly asked: number; readonly of: readonly string[] }
   /** The needle on its pin, Pa at the gauge. */
-  | { readonly kind: 'at rest'; readonly atMost: number };
+  | { readonly kind: 'at rest'; readonly atMost: number }
+  /** So much water is in, measured, m³: no less, no more; and what must stand over the hottest metal. */
+  | { readonly kind: 'water'; readonly fill: number; readonly least: number; readonly most: number; readonly metal: number }
+  /** What is charged has been weighed. */
+  | { readonly kind: 'charged' }
+  /** What was left after the last run has been measured. */
+  | { readonly kind: 'left' }
+  /** The fuel ends before the water: the largest charge at each of some fillings, cold and hot, kg; nothing where none does. */
+  | {
+      readonly kind: 'pair';
+      readonly waters: readonly number[];
+      readonly cold: readonly number[];
+      readonly hot: readonly number[];
+      /** Of one tablet, kg. */ readonly piece?: number;
+      /** What its owner charges. */ readonly own: string;
+      /** m³ in the boiler at each eighth of the glass, where one shows it. */ readonly eighths?: readonly number[];
+    };
 
 /**
  * By what the log shows a step to have been done, so that nobody is asked: a reading that it waited for, something seen, the match, what it closes
@@ -71,6 +89,8 @@ export type Setting =
     }
   /** A round of fuel was put on. */
   | { readonly fuel: string }
+  /** A burner was lit. */
+  | { readonly flame: string }
   /** Where a pump that turns with the engine sends its water. */
   | { readonly feed: string; readonly to: 'boiler' | 'tank' }
   /** Share of the tanks, 0 to 1. */
@@ -116,6 +136,8 @@ export interface Step {
   readonly sets: readonly Setting[];
   /** What this step sets going: refused while an open thing forbids it. */
   readonly act?: Act;
+  /** After a flame was lost, everything off and aired for so long first, s. */
+  readonly purge?: number;
   /** Ticking it records this as seen. */
   readonly sees?: Observation;
   /** Ticking it proves these feeds for today, by name. */
@@ -132,6 +154,8 @@ export interface Step {
   readonly must: boolean;
   /** Belongs to the end of the running: not before it. */
   readonly ends?: boolean;
+  /** Asked anew in each run of a day; or only where there is a further one. */
+  readonly cycle?: Cycle;
   readonly minutes: number;
   readonly who: 'keeper' | 'helper' | 'either';
   readonly materials: readonly string[];
@@ -150,7 +174,7 @@ export interface StepRule {
   readonly gates?: Of<readonly Gate[]>;
   readonly needs?: readonly string[];
   readonly evidence?: Evidence;
-  readonly proof?: (fitOut: FitOut) => Proof;
+  readonly proof?: (fitOut: FitOut) => Proof | undefined;
   readonly again?: true;
   readonly round?: RoundKey;
   readonly asks?: (fitOut: FitOut) => readonly Ask[];
@@ -159,6 +183,7 @@ export interface StepRule {
   readonly closes?: Of<readonly ThingKey[]>;
   readonly sets?: Of<readonly Setting[]>;
   readonly act?: Act;
+  readonly purge?: (fitOut: FitOut) => number;
   readonly sees?: Observation;
   readonly proves?: (fitOut: FitOut) => readonly string[];
   readonly chore?: boolean;
@@ -167,6 +192,7 @@ export interface StepRule {
   readonly away?: boolean;
   readonly must?: boolean;
   readonly ends?: boolean;
+  readonly cycle?: Cycle;
   readonly minutes: Of<number>;
   readonly who?: Step['who'];
   readonly materials?: Of<readonly string[]>;

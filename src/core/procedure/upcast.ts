@@ -23,6 +23,12 @@ const ladder: readonly Rung<FitOut>[] = [
     from: '2026.12',
     to: '2026.13',
     up: (document) => document
+  },
+  {
+    // There was one run a day, and no charge was held against the water: a steaming goes on as it was begun.
+    from: '2026.13',
+    to: '2026.14',
+    up: (document) => document
   }
 ];
 

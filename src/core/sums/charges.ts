@@ -1,9 +1,9 @@
-import { above, given, greater, line, over, plus, roundedUp, times, workedFrom } from '../units';
-import { dayInputs, fillings, runningOf, usualDay } from './day';
-import { heatUp } from './heat-up';
+import { chargesFor, dayInputs, fillings, runningOf, usualDay } from './day';
+import { isTimed } from './stop';
+import { above, given, greater, line, over, roundedUp, times, workedFrom } from '../units';
 import { sum } from './sum';
 
-/** Tablets, spirit or gel for a day: a charge for each filling at the least, and as many as its raises and its running take. */
+/** Tablets, spirit or gel for a day: what is charged for each run; where it can be fed, as many charges as the running takes. */
 export const charges = sum({
   key: 'fuel',
   name: 'Spirit, gel or tablets for the day',
@@ -13,47 +13,16 @@ export const charges = sum({
   usual: usualDay,
   work: (day, engine) => {
     const { fire } = engine.plant;
-    const said = engine.fitOut.fire;
-    if (fire.with !== 'spirit' || said.with !== 'spirit') throw new Error('asked only where it burns charges');
-    const known = said.heat === null ? 'class default' : 'fit-out';
-    const power = fire.charge / fire.burns;
-    const up = heatUp(engine.plant, {
-      ...day,
-      power,
-      from: known,
-      efficiency: fire.efficiency
-    });
-    const { lines, count } = fillings(day, engine);
-    const charges = line(
+    if (fire.with !== 'spirit') throw new Error('asked only where it burns charges');
+    if (isTimed(engine.fitOut)) return chargesFor(day, engine);
+    const burning = line(
       'charges',
       'count',
-      greater(
-        count,
-        roundedUp(
-          over(
-            plus(times(count, above(up.time)), runningOf(day)),
-            given('a charge burns', fire.burns, 'time', said.burns === null ? 'class default' : 'fit-out')
-          )
-        )
-      )
+      greater(fillings(day, engine), roundedUp(over(runningOf(day), given('a charge burns', fire.burns, 'time', 'fit-out'))))
     );
     return workedFrom(
-      [
-        ...lines,
-        ...up.lines,
-        up.time,
-        charges,
-        line(
-          'for the day',
-          'mass',
-          over(
-            times(above(charges), given('heat of a charge', fire.charge, 'energy', known)),
-            given('heat of the fuel', fire.heat, 'heat of fuel', 'class default')
-          )
-        )
-      ],
-      'estimate',
-      up.weak
+      [burning, line('for the day', 'mass', times(above(burning), given('one charge', fire.charge / fire.heat, 'mass', 'fit-out')))],
+      'estimate'
     );
   }
 });

@@ -1,15 +1,17 @@
-import type { FitOut } from '../engine';
-import { group, type Infer, quantity } from '../form';
-import { given, greater, line, over, roundedUp, times, above, type WorkedInput, type WorkedStep } from '../units';
-import { besides, demandOf, dutyField } from './demand';
+import { count, group, type Infer, quantity } from '../form';
+import { given, line, times, type Worked, workedFrom, type WorkedInput } from '../units';
+import { dutyField } from './demand';
 import { usualDuty } from './duties';
 import { fillOf, startingSum } from './start';
+import { canBeFed, type Filling, stopOf } from './stop';
+import { usualReserve } from './stop-terms';
 import { conditions, type Given, usualConditions } from './sum';
 
 /** What a day says that its water, fuel and oil follow from. */
 export const dayInputs = group('A day', {
   running: quantity('Running', 'time', 0, 24 * 3600),
   fill: quantity('First fill', 'volume', 1e-6, 5),
+  runs: count('Runs, for an engine that is filled for each', 1, 50),
   duty: dutyField,
   ...conditions
 });
@@ -19,6 +21,7 @@ export type Day = Infer<typeof dayInputs>;
 export const usualDay = (engine: Given): Day => ({
   running: 7200,
   fill: fillOf(startingSum(engine), engine.plant),
+  runs: 1,
   duty: usualDuty,
   ...usualConditions
 });
@@ -31,33 +34,34 @@ export const coldWeight = given('weight of cold water', 1000, 'density', 'steam 
 /** Steam that a set fire makes, whether the engine uses it or its valves blow it off. */
 export const steamMade = ({ plant }: Given) => given('steam the fire makes', plant.ratedSteam, 'mass flow', 'class default');
 
-/** Whether anything can be fed while there is pressure. */
-export const canBeFed = (f: FitOut): boolean => f.feeds.some((x) => x.plumbed && x.kind !== 'bottle');
-
 /** How many times it is filled: once where it can be fed, and again for each run where it cannot. */
-export function fillings(day: Day, engine: Given): { readonly lines: readonly WorkedStep[]; readonly count: WorkedInput } {
-  const { fitOut } = engine;
-  const held = fitOut.fire.with === 'electric' && fitOut.fire.thermostat !== 'none';
-  if (canBeFed(fitOut)) return { lines: [], count: given('fillings', 1, 'count', 'fit-out') };
-  // A thermostat makes what the engine asks for; any other set fire makes what it makes, and the valves blow off the rest.
-  const demand = held ? demandOf(engine, day.duty) : undefined;
-  const goes = demand ? times(demand.hour, besides()) : steamMade(engine);
-  const lasts =
-    fitOut.runLimit === null
-      ? line(
-          'running on one fill',
-          'time',
-          greater(
-            given('five minutes', 300, 'time', 'class default'),
-            over(times(fillIn(day), given('part that may go', 0.45, 'share', 'class default'), coldWeight), goes)
-          )
-        )
-      : undefined;
-  const oneRun = lasts ? above(lasts) : given('running on one fill', fitOut.runLimit!, 'time', 'fit-out');
-  const count = line(
-    'fillings',
+export const fillings = (day: Day, { fitOut }: Given): WorkedInput =>
+  given(
+    canBeFed(fitOut) ? 'fillings' : 'runs, a filling each',
+    canBeFed(fitOut) ? 1 : day.runs,
     'count',
-    greater(given('one at the least', 1, 'count', 'rule of the club'), roundedUp(over(runningOf(day), oneRun)))
+    canBeFed(fitOut) ? 'fit-out' : 'given'
   );
-  return { lines: [...(lasts ? [...(demand?.lines ?? []), lasts] : []), count], count: above(count) };
+
+/** The first run of a day, on its own fill and its own charge. */
+export const fillingOf = ({ fill, water, air }: Pick<Day, 'fill' | 'water' | 'air'>): Filling => ({
+  fill,
+  charge: null,
+  reserve: usualReserve,
+  water,
+  air
+});
+
+/** Fuel of an engine that is timed: what each run is charged with, as its day sheet, its procedure and its Footplate have it. */
+export function chargesFor(day: Day, engine: Given): Worked {
+  const run = stopOf(fillingOf(day), engine);
+  const charge = 'refused' in run ? 0 : (run.charge ?? 0);
+  return workedFrom(
+    [
+      ...('refused' in run || !run.largest ? [] : run.largest.steps),
+      line('for the day', 'mass', times(fillings(day, engine), given('charge of a run', charge, 'mass', 'fit-out')))
+    ],
+    'estimate',
+    'refused' in run ? run.refused : undefined
+  );
 }

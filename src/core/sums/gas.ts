@@ -1,7 +1,8 @@
 import { gasHeat } from '../firing';
 import { above, given, line, mark, over, plus, times, workedFrom } from '../units';
-import { dayInputs, fillings, runningOf, spare, usualDay } from './day';
+import { chargesFor, dayInputs, fillings, runningOf, spare, usualDay } from './day';
 import { heatUp } from './heat-up';
+import { isTimed } from './stop';
 import { sum } from './sum';
 
 /** Gas for a day: every filling is brought to pressure, at full power; running takes about four fifths of it. */
@@ -15,13 +16,13 @@ export const gas = sum({
   work: (day, engine) => {
     const { fire } = engine.plant;
     if (fire.with !== 'gas') throw new Error('asked only where it burns gas');
+    if (isTimed(engine.fitOut)) return chargesFor(day, engine);
     const up = heatUp(engine.plant, {
       ...day,
       power: fire.power,
       from: 'fit-out',
       efficiency: fire.efficiency
     });
-    const { lines, count } = fillings(day, engine);
     const needed = line(
       'for the day',
       'mass',
@@ -29,7 +30,10 @@ export const gas = sum({
         over(
           times(
             up.power,
-            plus(times(count, above(up.time)), times(given('share of it while running', 0.8, 'share', 'class default'), runningOf(day)))
+            plus(
+              times(fillings(day, engine), above(up.time)),
+              times(given('share of it while running', 0.8, 'share', 'class default'), runningOf(day))
+            )
           ),
           given('heat of the gas', gasHeat, 'heat of fuel', 'class default')
         ),
@@ -38,7 +42,7 @@ export const gas = sum({
     );
     const canisters = Math.ceil(needed.result.value / fire.canister);
     return workedFrom(
-      [...lines, ...up.lines, up.time, needed],
+      [...up.lines, up.time, needed],
       'estimate',
       up.weak ??
         (canisters > 1

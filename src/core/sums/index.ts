@@ -13,7 +13,7 @@ import { hotLevel } from './hot-level';
 import { lastFire } from './last-fire';
 import { gaugeAgainstThermometer, thermostat, thermostatFor } from './instruments';
 import { motionOil, steamOil } from './oil';
-import { pair } from './pair';
+import { pair, stop } from './pair';
 import { accumulation, hydraulic } from './pressure-tests';
 import { enginePump, handStrokes, injectorDelivery, injectorLimit } from './pumps';
 import { dissolved, onceBlownDown, steadyBlowDown, treatment } from './solids';
@@ -24,10 +24,13 @@ import { valveBore, valveDischarge } from './valve';
 import { water } from './water';
 
 export { type Dip, dip } from './dip';
-export { fuelAndWater, needsPair, type Pair, usualPair, usualReserve } from './pair';
+export { usualFilling } from './pair';
+export { canBeFed, type Filling, isTimed, needsPair, stopOf } from './stop';
+export { doubts, type Ends, type Shown, type Stop, type Stopping, usualReserve } from './stop-terms';
 export { fillOf, type Level, startingSum } from './start';
-export type { Day } from './day';
+export { type Day, fillingOf } from './day';
 export { demandOf } from './demand';
+export { energyWith } from './heat-up';
 export { lastFire } from './last-fire';
 export { duties, type Duty, usualDuty } from './duties';
 export type { Given, Sum, Used } from './sum';
@@ -37,12 +40,12 @@ const engineSums: readonly Sum[] = [start, coldFill, ...drawings];
 /** Shown on its day sheets. */
 const daySums: readonly Sum<typeof dayInputs>[] = [water, startFuelFor, lightingFluidFor, coal, gas, charges, steamOil, motionOil];
 /** Worked only where somebody asks. */
-const askedSums: readonly Sum[] = [pair, slug];
+const askedSums: readonly Sum[] = [pair, stop, slug];
 /** The bench: on their own, by what people ask. */
 const bench: Readonly<Record<string, readonly Sum[]>> = {
   Feeding: [hotLevel, enginePump, handStrokes, injectorDelivery, injectorLimit, slug, endurance],
   'Valves and tests': [valveDischarge, valveBore, accumulation, hydraulic, gaugeAgainstThermometer],
-  'Fire and fuel': [lastFire, evaporation, fuelForSteam, feedHeat, gasTime, equivalent, pair, thermostat, thermostatFor],
+  'Fire and fuel': [lastFire, evaporation, fuelForSteam, feedHeat, gasTime, equivalent, pair, stop, thermostat, thermostatFor],
   'The engine at work': [power, meanPressureSum, steamUsed, condensate, turnsFromTaps],
   'On the track': [tractiveEffort, adhesion, load, drawbar, scaleSpeed],
   Water: [dissolved, steadyBlowDown, onceBlownDown, treatment]

@@ -6,11 +6,11 @@ import { type Gauge, psi } from '../units';
 import { usualDay } from './day';
 import { usualTurns } from './demand';
 import { filledUp } from './heat-up';
-import { dayNeeds, demandOf, dip, fillOf, fuelAndWater, type Given, needsPair, startingSum, type Used, usualPair } from '.';
+import { dayNeeds, demandOf, dip, fillOf, type Given, startingSum, stopOf, type Used, usualFilling } from '.';
 
 const fitOf = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
 const engineOf = (fitOut: FitOut, own = {}): Given => ({ fitOut, plant: plantOf(fitOut, own) });
-const [hen, tin, rail, skater, tender] = ['large-tank', 'tabletop', 'gas-tank', 'launch-plant', 'tender'].map((key) =>
+const [hen, tin, rail, scoop, tender] = ['large-tank', 'tabletop', 'gas-tank', 'vertical-plant', 'tender'].map((key) =>
   engineOf(fitOf(key))
 ) as [Given, Given, Given, Given, Given];
 const changed = ({ fitOut }: Given, more: Partial<FitOut>) => engineOf({ ...fitOut, ...more });
@@ -56,48 +56,6 @@ describe('what to fill to', () => {
     expect(full.fill.value).toBe(full.most);
     expect(full.most).toBeLessThan(0.9 * total);
     expect(startingSum(changed(rail, { fill: null })).fill.value).toBeCloseTo(0.6 * total, 9);
-  });
-});
-
-describe('fuel and water that end together', () => {
-  const pairOf = (engine: Given, more: Partial<ReturnType<typeof usualPair>> = {}) =>
-    fuelAndWater({ ...usualPair(engine), ...more }, engine);
-
-  it('pairs fuel with water, and refuses with its arithmetic what outlasts it', () => {
-    expect([rail, tin, skater].every(({ fitOut }) => needsPair(fitOut))).toBe(true);
-    expect(needsPair(hen.fitOut)).toBe(false);
-    const pair = pairOf(rail);
-    if (!('charge' in pair)) throw new Error(pair.refused);
-    // By hand: the charge's heat in the water is what raises it, what it loses, and what boils two thirds of it away.
-    const { plant, fitOut } = rail;
-    const fire = plant.fire as { power: number; efficiency: number };
-    const boils = (pair.runs * (fire.power * fire.efficiency - plant.vessel.loss * 126)) / 2.13e6;
-    expect(boils).toBeGreaterThan(0.6 * fitOut.fill! * 1000);
-    expect(boils).toBeLessThan(0.7 * fitOut.fill! * 1000);
-    const canister = pairOf(rail, { charge: 0.035 });
-    if (!('refused' in canister)) throw new Error('a full canister outlasts the water');
-    expect(canister.refused).toMatch(/outlasts the water: \{mass:0\.035\}/);
-    expect(canister.worked.steps.length).toBeGreaterThan(3);
-    const none = pairOf(tin, { fill: 4e-6 });
-    expect('refused' in none && none.refused).toContain('There is no charge that does');
-    const unfed = changed(hen, { feeds: hen.fitOut.feeds.map((f) => ({ ...f, plumbed: false })) });
-    expect(needsPair(unfed.fitOut)).toBe(true);
-    const coal = pairOf(unfed, { fill: 0.02 });
-    expect('refused' in coal && coal.refused).toContain('no feed that works under pressure');
-  });
-
-  it('leaves a third of the water; with a larger reserve it takes less; half the charge runs less than half as long', () => {
-    const steps = (reserve?: number) => {
-      const pair = pairOf(rail, { fill: 190e-6, ...(reserve === undefined ? {} : { reserve }) });
-      return ('charge' in pair ? pair.charge : pair.worked).steps;
-    };
-    const lineOf = (name: string, reserve?: number) => steps(reserve).find((s) => s.result.name === name)!.result.value;
-    expect(lineOf('may boil away')).toBeCloseTo((lineOf('water filled in') * 2) / 3, 9);
-    expect(lineOf('may boil away', 0.5)).toBeCloseTo(lineOf('water filled in') / 2, 9);
-    const [most, half] = [pairOf(rail), pairOf(rail, { charge: lineOf('largest charge') / 2 })];
-    if (!('charge' in most) || !('charge' in half)) throw new Error('both do');
-    expect(half.charge.value).toBeCloseTo(lineOf('largest charge') / 2, 9);
-    expect(half.runs).toBeLessThan(most.runs / 2);
   });
 });
 
@@ -162,7 +120,7 @@ describe('the use of steam', () => {
     ).toEqual([250, 120, 150, 120, 100, 150, 250]);
   });
   it('a day’s water, coal and the forecast of its water read this one figure', () => {
-    const day = { running: 3600, fill: 0.003, duty: 'hard', water: 283, air: 288 } as const;
+    const day = { running: 3600, fill: 0.003, runs: 1, duty: 'hard', water: 283, air: 288 } as const;
     const { hour } = demandOf(engineOf(two), 'hard');
     const steps = (key: string) => dayNeeds(day, engineOf(two)).find((f) => f.key === key)!.worked.steps;
     const of = (key: string, name: string) => steps(key).find((s) => s.result.name === name)!.result.value;
@@ -174,22 +132,15 @@ describe('the use of steam', () => {
 
 describe('what a day needs', () => {
   const day = (engine: Given, running = 7200) =>
-    dayNeeds({ running, fill: fillOf(startingSum(engine), engine.plant), duty: 'passengers', water: 283.15, air: 288.15 }, engine);
+    dayNeeds({ running, fill: fillOf(startingSum(engine), engine.plant), runs: 1, duty: 'passengers', water: 283.15, air: 288.15 }, engine);
   const need = (engine: Given, key: string, running?: number) => day(engine, running).find((f) => f.key === key)!.worked;
   const lineOf = (engine: Given, key: string, name: string, running?: number) =>
     need(engine, key, running).steps.find((s) => s.result.name === name)!.result.value;
 
   it('a charge weighs what its own fuel must: gel more than tablets of the same heat, and what was said stands as said', () => {
     const charged = (fuel: 'gel' | 'tablets' | 'spirit') =>
-      need(changed(tin, { fire: { ...tin.fitOut.fire, fuel, heat: 360e3, burns: 600 } as FitOut['fire'] }), 'fuel');
-    const one = (fuel: 'gel' | 'tablets' | 'spirit') =>
-      charged(fuel).value / charged(fuel).steps.find((x) => x.result.name === 'charges')!.result.value;
-    expect([one('tablets'), one('spirit'), one('gel')].map((kg) => +(kg * 1000).toFixed(2))).toEqual([12, 13.33, 18]);
-    expect(
-      charged('gel')
-        .steps.at(-1)!
-        .inputs.find((x) => x.name === 'heat of a charge')!.from
-    ).toBe('fit-out');
+      need(changed(tin, { fire: { ...tin.fitOut.fire, fuel, pieces: null, heat: 360e3, burns: 600 } as FitOut['fire'] }), 'fuel');
+    expect((['tablets', 'spirit', 'gel'] as const).map((fuel) => +(charged(fuel).value * 1000).toFixed(2))).toEqual([12, 13.33, 18]);
   });
 
   it('coal for a day holds the raise besides the steam, until days were weighed', () => {
@@ -199,49 +150,37 @@ describe('what a day needs', () => {
     expect(need(weighed, 'fuel').steps.map((x) => x.result.name)).not.toContain('burnt while it is raised');
   });
 
-  it('what burns brings each filling to pressure and then runs: with no running at all there is still the raise', () => {
-    for (const engine of [rail, skater, tin]) {
-      const { fire } = engine.plant;
-      expect(need(engine, 'fuel', 0).value).toBeGreaterThan(0);
-      if (fire.with !== 'gas') continue;
-      const raise = lineOf(engine, 'fuel', 'time of one raise');
-      expect(need(engine, 'fuel', 0).value).toBeCloseTo((1.2 * fire.power * raise) / 46e6, 9);
-      // What can be fed, or is run within one fill, burns by its running on top of that.
-      expect(need(engine, 'fuel', 600).value - need(engine, 'fuel', 0).value).toBeGreaterThanOrEqual(
-        (1.2 * 0.8 * fire.power * 600) / 46e6 - 1e-9
-      );
-    }
+  it('gas that can be fed under brings it up and then runs: with no running at all there is still the raise', () => {
+    const { fire } = scoop.plant;
+    const raise = lineOf(scoop, 'fuel', 'time of one raise');
+    const power = (fire as { power: number }).power;
+    expect(need(scoop, 'fuel', 0).value).toBeCloseTo((1.2 * power * raise) / 46e6, 9);
+    expect(need(scoop, 'fuel', 600).value - need(scoop, 'fuel', 0).value).toBeCloseTo((1.2 * 0.8 * power * 600) / 46e6, 9);
   });
 
   it('a raise takes its energy over what the burner gives, less half the losses at the end of it', () => {
-    const { plant } = rail;
+    const { plant } = scoop;
     const fire = plant.fire as { power: number; efficiency: number };
-    const energy = lineOf(rail, 'fuel', 'energy to working pressure');
-    const losses = lineOf(rail, 'fuel', 'losses at working pressure');
+    const energy = lineOf(scoop, 'fuel', 'energy to working pressure');
+    const losses = lineOf(scoop, 'fuel', 'losses at working pressure');
     expect(losses).toBeGreaterThan(0.8 * plant.vessel.loss * 120);
-    expect(lineOf(rail, 'fuel', 'time of one raise')).toBeCloseTo(energy / (fire.power * fire.efficiency - losses / 2), 6);
+    expect(lineOf(scoop, 'fuel', 'time of one raise')).toBeCloseTo(energy / (fire.power * fire.efficiency - losses / 2), 6);
     // 4.2 kJ a kilogram and kelvin of water, and the metal.
-    const water = lineOf(rail, 'fuel', 'water filled in');
+    const water = lineOf(scoop, 'fuel', 'water filled in');
     expect(energy / (water * 4200 + plant.vessel.metal)).toBeGreaterThan(120);
     expect(energy / (water * 4200 + plant.vessel.metal)).toBeLessThan(150);
   });
 
-  it('what cannot be fed is filled again for each run, by its run limit or by what may go of one fill', () => {
-    const limited = changed(rail, { runLimit: 600 });
-    expect(lineOf(limited, 'water', 'fillings', 3000)).toBe(5);
-    expect(lineOf(limited, 'water', 'fillings', 3001)).toBe(6);
-    expect(lineOf(limited, 'water', 'fillings', 0)).toBe(1);
-    expect(need(limited, 'water', 3000).value).toBeCloseTo(5 * limited.fitOut.fill!, 9);
-    expect(need(limited, 'water', 3000).caution).toContain('A fill for each run');
-    expect(need(limited, 'water', 60).caution).toContain('each further run needs another fill');
-    const free = changed(rail, { runLimit: null });
-    const lasts = lineOf(free, 'water', 'running on one fill');
-    expect(lasts).toBeCloseTo((0.45 * free.fitOut.fill! * 1000) / free.plant.ratedSteam, 6);
-    expect(
-      day(hen)
-        .find((f) => f.key === 'water')!
-        .worked.steps.some((s) => s.result.name === 'fillings')
-    ).toBe(false);
+  it('what cannot be fed is filled and charged for each run, by the one sum', () => {
+    const runs = (runs: number) =>
+      dayNeeds({ running: 600, runs, duty: 'passengers', ...usualFilling(rail), fill: rail.fitOut.fill! }, rail);
+    const of = (key: string, n: number) => runs(n).find((f) => f.key === key)!.worked;
+    const stop = stopOf(usualFilling(rail), rail);
+    if ('refused' in stop) throw new Error(stop.refused);
+    expect(of('water', 3).value).toBeCloseTo(3 * rail.fitOut.fill!, 9);
+    expect(of('water', 3).caution).toContain('A fill for each run');
+    expect(of('water', 1).caution).toContain('each further run needs another fill');
+    expect(of('fuel', 3).value).toBeCloseTo(3 * stop.charge!, 9);
   });
 
   it('water that is fed is what is filled, boiled away at the rate of running, blown down, and fed at the end', () => {
@@ -281,8 +220,8 @@ describe('what a day needs', () => {
   });
 
   it('says how many canisters when one is not enough', () => {
-    expect(need(rail, 'fuel', 0).caution).toBeUndefined();
-    expect(need(rail, 'fuel', 6 * 3600).caution).toMatch(/bring \d+\. Changed with the fire out/);
+    expect(need(scoop, 'fuel', 0).caution).toBeUndefined();
+    expect(need(scoop, 'fuel', 24 * 3600).caution).toMatch(/bring \d+\. Changed with the fire out/);
   });
 
   it('is something of each for every engine of the scenario', () => {

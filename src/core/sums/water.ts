@@ -1,5 +1,6 @@
 import { above, given, line, plus, times, over, workedFrom } from '../units';
-import { canBeFed, coldWeight, dayInputs, fillIn, fillings, runningOf, usualDay } from './day';
+import { coldWeight, dayInputs, fillIn, fillings, runningOf, usualDay } from './day';
+import { canBeFed } from './stop';
 import { besides, demandOf } from './demand';
 import { sum } from './sum';
 
@@ -14,11 +15,10 @@ export const water = sum({
     const { fitOut, plant } = engine;
     const fill = fillIn(day);
     if (!canBeFed(fitOut)) {
-      const { lines, count } = fillings(day, engine);
       return workedFrom(
-        [...lines, line('for the day', 'volume', times(fill, count))],
+        [line('for the day', 'volume', times(fill, fillings(day, engine)))],
         'estimate',
-        count.value > 1
+        day.runs > 1
           ? 'A fill for each run, with time to cool between: nothing is fed under pressure.'
           : 'Nothing is fed under pressure: each further run needs another fill.'
       );

@@ -342,7 +342,10 @@ describe('a working is the sum', () => {
     for (const engine of engines)
       for (const list of [
         engineFigures(engine),
-        dayNeeds({ running: 7200, fill: fillOf(startingSum(engine), engine.plant), duty: 'passengers', water: 284, air: 286 }, engine)
+        dayNeeds(
+          { running: 7200, fill: fillOf(startingSum(engine), engine.plant), runs: 1, duty: 'passengers', water: 284, air: 286 },
+          engine
+        )
       ])
         expect(new Set(list.map((f) => f.key)).size).toBe(list.length);
   });

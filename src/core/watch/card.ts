@@ -1,4 +1,4 @@
-import { standing, type State } from '../log';
+import { isAsked, standing, type State } from '../log';
 import { type Procedure, rounds, type Step } from '../procedure';
 import type { Placed } from './due';
 
@@ -14,7 +14,8 @@ export type Detail = keyof typeof details;
 export function cardOf(first: Placed, procedure: Procedure, state: State, now: number, detail: Detail): readonly Placed[] {
   const { round, phase } = first.step;
   if (detail === 'full' || !round || first.standing.is !== 'open') return [first];
-  const together = (s: Step) => s.phase === phase && s.round !== undefined && (detail === 'brief' || s.round === round);
+  const together = (s: Step) =>
+    s.phase === phase && s.round !== undefined && isAsked(s, state) && (detail === 'brief' || s.round === round);
   const at = new Date(now).toISOString();
   const done = { outcome: 'done', at, by: '' } as const;
   /** As if a point had been done, and seen what it sees. */

@@ -1,4 +1,4 @@
-import { isDue, standing, type Standing, type State } from '../log';
+import { isAsked, isDue, standing, type Standing, type State } from '../log';
 import { type Phase, phases, type Procedure, type Step } from '../procedure';
 
 export interface Placed {
@@ -23,7 +23,7 @@ export interface Due {
 export function due(procedure: Procedure, state: State, now: number): Due {
   const rank = phases.indexOf(state.phase);
   const left = procedure.steps
-    .filter((s) => !state.steps[s.key])
+    .filter((s) => !state.steps[s.key] && isAsked(s, state))
     .map((step) => ({ step, standing: standing(step, state, procedure, now) }));
   const here = left.filter(({ step }) => step.phase === state.phase);
   const later = left.filter(({ step }) => phases.indexOf(step.phase) > rank);

@@ -5,3 +5,5 @@ export * from './low-water';
 export * from './warnings';
 export * from './card';
 export * from './duties';
+export * from './countdown';
+export type { Warning } from './rule';

@@ -2,18 +2,12 @@ import type { FitOut } from '../engine';
 import type { State } from '../log';
 import { feedsAt } from '../procedure';
 import { mark } from '../units';
-import type { Drill } from './drills';
+import { countdownOf } from './countdown';
+import { type Drill, type DrillStep, fireOutStep, saidOf } from './drills';
 import { feedsNow, feedWords } from './feeds';
 
-const fireOut: Record<FitOut['fire']['with'], string> = {
-  solid: 'Drop the fire, or smother it with sand or ash.',
-  gas: 'Gas off at the canister.',
-  spirit: 'Burner out from under, flame out.',
-  electric: 'Off at the switch.'
-};
-
 /** The low-water drill of one engine as it is now: it names the feed that can be worked, and nothing that this engine has not got. */
-export function lowWater(f: FitOut, state: State): Drill {
+export function lowWater(f: FitOut, state: State, now: number = Date.parse(state.fire.litAt ?? '')): Drill {
   const [feed, other] = feedsNow(f, state);
   const solid = f.fire.with === 'solid';
   const damper = f.fire.with === 'solid' && f.fire.damper;
@@ -24,12 +18,22 @@ export function lowWater(f: FitOut, state: State): Drill {
       ? ['Burner down.']
       : []
     : [damper ? 'Blower down, damper in: ask less of the fire.' : 'Blower down: ask less of the fire.'];
-  const out = [fireOut[f.fire.with], ...(solid ? ['Blower off.'] : [])];
-  const seen = feed
+  const out: DrillStep[] = [fireOutStep(f), ...(solid ? ['Blower off.'] : [])];
+  const count = countdownOf(f, state);
+  const left = count && 'stop' in count && now ? (count.stop - now) / 1000 : undefined;
+  const inDoubt = out.map((s): DrillStep => {
+    const says = saidOf(s);
+    return { ...(typeof s === 'string' ? {} : s), says: `In doubt: ${says[0]!.toLowerCase()}${says.slice(1)}` };
+  });
+  const seen: DrillStep[] = feed
     ? [`Feed now, gently: ${feedWords(feed)}.`, ...less, glass ? 'Keep your eyes on the glass until it rises.' : 'Count what goes in.']
     : glass
       ? ['Nothing can be fed as it is now: fire out while water still shows.', ...out, 'Keep your eyes on the glass.']
-      : ['Keep to its time, and not a minute over.', ...out.map((s) => `In doubt: ${s[0]!.toLowerCase()}${s.slice(1)}`)];
+      : left !== undefined && left > 0
+        ? [`Its countdown has ${mark(Math.round(left), 'time')} left: keep to it.`, ...inDoubt]
+        : left === undefined
+          ? ['Nothing is timed: it is not lit.', 'Measure what is in before it is.']
+          : ['Its time is up.', ...out];
   return {
     key: 'low-water',
     title: 'Low water',
@@ -41,10 +45,12 @@ export function lowWater(f: FitOut, state: State): Drill {
           answer: glass ? 'Yes, I see it, but it is low' : 'Yes, I measured it and the time is not up',
           steps: seen,
           ...(glass
-            ? { then: 'Log the glass every minute until it is back over its lowest running level.' }
-            : f.runLimit === null
-              ? {}
-              : { then: `Its run is ${mark(f.runLimit, 'time')} from the match.` })
+            ? {
+                then: canBeFed
+                  ? 'Log the glass every minute until it is back over its lowest running level.'
+                  : 'Nothing brings it back while there is pressure: that run is over.'
+              }
+            : { then: 'What is in was measured, and its time is worked from that: it is right as long as both are.' })
         },
         // Where nothing feeds, nobody feeds in vain.
         ...(canBeFed
@@ -70,10 +76,10 @@ export function lowWater(f: FitOut, state: State): Drill {
           says: 'not seen',
           answer: glass ? 'No, or it is in the bottom nut' : 'No, or I do not know',
           steps: [
-            'Do not feed.',
+            canBeFed ? 'Do not feed.' : 'Put nothing in.',
             ...out,
             ...(solid ? [`Fire door shut.${damper ? ' Damper shut.' : ''} Chimney closed off.`] : []),
-            'Leave the regulator as it is.',
+            f.control === 'none' ? 'Let it run as it is.' : `Leave the ${f.control} as it is.`,
             'People back.',
             'Let it cool. Open nothing.'
           ],

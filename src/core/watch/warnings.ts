@@ -2,17 +2,9 @@ import type { FitOut } from '../engine';
 import { feedsProven, type State } from '../log';
 import { feedsAt } from '../procedure';
 import { feedNow } from './feeds';
+import type { Rule, Warning } from './rule';
+import { flames, timed } from './timed';
 import { isLevel, mark, printGlass, psi } from '../units';
-
-/** A warning: what is the matter, what to do first, and what it is based on. Quantities are marked for the reader's units. */
-export interface Warning {
-  readonly key: string;
-  readonly rank: 'act now' | 'look';
-  readonly what: string;
-  readonly first: string;
-  /** When its evidence was read. */
-  readonly since: string;
-}
 
 /** How often the glass is looked at while there is fire, by size of engine, ms. */
 export const glance: Record<FitOut['size'], number> = { tabletop: 3 * 60_000, small: 3 * 60_000, medium: 5 * 60_000, full: 10 * 60_000 };
@@ -38,10 +30,10 @@ export function nextGlance(fitOut: FitOut, state: State): number | undefined {
   return Date.parse(state.glass?.at ?? state.fire.litAt!) + (feeding ? Math.min(whileFeeding, glance[fitOut.size]) : glance[fitOut.size]);
 }
 
-type Rule = (fitOut: FitOut, state: State, now: number) => Warning | undefined;
-
 /** The rules, worst first. Each looks at one thing. */
 const rules: readonly Rule[] = [
+  ...timed.slice(0, 2),
+  ...flames.slice(0, 1),
   (_, state) =>
     state.glass && !isLevel(state.glass.value) && state.glass.value !== 'top nut' && attended(state)
       ? {
@@ -183,7 +175,9 @@ const rules: readonly Rule[] = [
           since: move.at
         }
       : undefined;
-  }
+  },
+  ...timed.slice(2),
+  ...flames.slice(1)
 ];
 
 /** What is the matter, worst first. */

@@ -1,7 +1,8 @@
 <script lang="ts">
   // What to fill to, on the drawing of the glass: the cold mark, and between which marks it must stand.
   import type { Whole } from '$core/plan';
-  import { printGlass, printMarks, printText } from '$core/units';
+  import { printGlass, printText } from '$core/units';
+  import RunsOfDay from './RunsOfDay.svelte';
   import Working from '../sheet/Working.svelte';
   import { unitChoice } from '../sheet/unit-choice';
 
@@ -56,23 +57,7 @@
     <Working worked={level.fill} />
   </details>
 </section>
-{#if whole.pair}
-  <section class="box pad">
-    <h2 class="label">Fuel and water, to end together</h2>
-    {#if 'charge' in whole.pair}
-      <p class="row">
-        <span class="big figure">{printText(whole.pair.charge.value, 'mass', units)}</span>
-        <span class="second small"
-          >of fuel at most for that fill: it burns out with a third of the water left, after about {Math.round(whole.pair.runs / 60)} min at pressure</span
-        >
-      </p>
-      <details><summary>Working</summary><Working worked={whole.pair.charge} /></details>
-    {:else}
-      <p class="strip act">{printMarks(whole.pair.refused, units)}</p>
-      <details><summary>Working</summary><Working worked={whole.pair.worked} /></details>
-    {/if}
-  </section>
-{/if}
+{#if whole.runs}<RunsOfDay runs={whole.runs} />{/if}
 
 <style>
   section {

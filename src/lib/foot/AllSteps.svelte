@@ -1,6 +1,6 @@
 <script lang="ts">
   // The whole procedure by phase: what is done, skipped, open, waiting or missed; any step can be brought to NOW.
-  import { type Log, standing, type Standing } from '$core/log';
+  import { isAsked, type Log, standing, type Standing } from '$core/log';
   import { phases, type Phase } from '$core/procedure';
   import { printMarks } from '$core/units';
   import { Modal } from 'carbon-components-svelte';
@@ -14,7 +14,7 @@
     onphase,
     onclose
   }: { log: Log; now: number; onchoose: (key: string) => void; onphase: (phase: Phase) => void; onclose: () => void } = $props();
-  const steps = $derived(log.context.procedure.steps);
+  const steps = $derived(log.context.procedure.steps.filter((s) => isAsked(s, log.state)));
   const words = (s: Standing): string => {
     switch (s.is) {
       case 'done':

@@ -1,18 +1,24 @@
 <script lang="ts">
   // The numbers that a step asks for, each in the member's unit. None must be given; what cannot be read is kept and explained.
   import { type Ask, asks } from '$core/procedure';
-  import { chosenUnit, parseQuantity, toSi } from '$core/units';
+  import { chosenUnit, parseQuantity } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
 
   let {
     of,
+    small = false,
     values = $bindable()
   }: {
     of: readonly Ask[];
+    /** A small engine is measured in millilitres and grams. */ small?: boolean;
     /** SI, of what was given and could be read; undefined where one cannot be read. */ values: Partial<Record<Ask, number>> | undefined;
   } = $props();
   let said = $state<Partial<Record<Ask, string>>>({});
-  const unit = (ask: Ask) => chosenUnit(asks[ask].quantity, unitChoice());
+  const smaller = { volume: 'ml', mass: 'g' } as const;
+  const unit = (ask: Ask) => {
+    const { quantity } = asks[ask];
+    return small && quantity in smaller ? smaller[quantity as keyof typeof smaller] : chosenUnit(quantity, unitChoice());
+  };
   const read = (ask: Ask) => {
     const text = said[ask]?.trim();
     return text ? parseQuantity(text, asks[ask].quantity, unit(ask)) : undefined;
@@ -25,7 +31,7 @@
     const given = of.map((ask) => [ask, read(ask)] as const).filter(([, got]) => got);
     values = given.some(([, got]) => 'problem' in got!)
       ? undefined
-      : Object.fromEntries(given.map(([ask, got]) => ('problem' in got! ? [] : [ask, toSi(got!.value, asks[ask].quantity, got!.unit)])));
+      : Object.fromEntries(given.map(([ask, got]) => ('problem' in got! ? [] : [ask, got!.value])));
   });
 </script>
 

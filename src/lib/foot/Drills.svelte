@@ -3,24 +3,38 @@
   import type { FitOut } from '$core/engine';
   import type { State } from '$core/log';
   import { printMarks } from '$core/units';
-  import { type Drill, drills, lowWater } from '$core/watch';
+  import { type Drill, drillsOf, type DrillStep, lowWater, saidOf } from '$core/watch';
+  import type { Made } from '../outbox/made';
+  import { leftOn } from '../sheet/when';
   import { unitChoice } from '../sheet/unit-choice';
   import { onMount, untrack } from 'svelte';
 
   let {
     fitOut,
     state: state_,
+    now,
+    onmade,
     onclose,
     onanswer
   }: {
     fitOut: FitOut;
     state: State;
+    /** ms since 1970 */ now: number;
+    /** What a step of a drill logs by one touch. */ onmade: (made: readonly Made[]) => void;
     onclose: () => void;
     onanswer: (answer: NonNullable<Drill['question']>['answers'][number]) => void;
   } = $props();
   /** As the engine was when it was opened: what is read out does not change under the eye. */
-  const low = untrack(() => lowWater(fitOut, state_));
-  const all = [low, ...drills.filter((d) => d.when?.(untrack(() => fitOut)) ?? true)];
+  const low = untrack(() => lowWater(fitOut, state_, now));
+  const all = [low, ...untrack(() => drillsOf(fitOut))];
+  /** Pauses that are counted, by what is said of them: until when, ms since 1970. */
+  let counting = $state<Record<string, number>>({});
+  let logged = $state<Record<string, true>>({});
+  const act = (step: Exclude<DrillStep, string>) => {
+    if (step.made) onmade(step.made);
+    if (step.count) counting[step.says] = now + step.count * 1000;
+    logged[step.says] = true;
+  };
   let dialog: HTMLDialogElement;
   let drill = $state<Drill>(low);
   let answer = $state<number>();
@@ -49,7 +63,19 @@
     </div>
   {:else if shown}
     <ol class="steps">
-      {#each shown.steps as step (step)}<li>{step}</li>{/each}
+      {#each shown.steps as step (saidOf(step))}
+        <li>
+          {printMarks(saidOf(step), unitChoice())}
+          {#if typeof step !== 'string'}
+            {#if counting[step.says]}<strong role="timer"
+                >{counting[step.says]! > now ? leftOn(counting[step.says]! - now) : 'counted'}</strong
+              >
+            {:else}<button class="plain" disabled={logged[step.says]} onclick={() => act(step)}
+                >{step.count ? 'Count it' : logged[step.says] ? 'Logged' : 'Done: log it'}</button
+              >{/if}
+          {/if}
+        </li>
+      {/each}
     </ol>
     {#if shown.then}<p class="then">{printMarks(shown.then, unitChoice())}</p>{/if}
     {#if drill.question}<button class="quiet" onclick={() => (answer = undefined)}>Ask me again</button>{/if}

@@ -6,6 +6,7 @@
   import DrillCard from './DrillCard.svelte';
   import DutyCard from './DutyCard.svelte';
   import FromBook from './FromBook.svelte';
+  import MeasurePad from './MeasurePad.svelte';
   import NextSteps from './NextSteps.svelte';
   import NowStep from './NowStep.svelte';
   import { oilRound } from '$core/log';
@@ -19,6 +20,9 @@
 
   let { foot, onopen, ondrill }: { foot: Footplate; onopen: (dialog: Dialog) => void; ondrill: () => void } = $props();
   const missed = $derived(foot.due.missed.length);
+  const padOf = $derived(
+    foot.placed?.step.asks?.includes('water in') ? 'water' : foot.placed?.step.asks?.includes('charge') ? 'charge' : undefined
+  );
 </script>
 
 <p class="label">{foot.chosen ? 'Chosen step' : 'Now'}</p>
@@ -57,13 +61,22 @@
     lifts={liftsToSee(foot.fitOut, foot.state, unitChoice())}
     onlift={({ kind, body }) => foot.record(kind, body)}
     onending={() => foot.record('observation', { seen: 'running ends' })}
+    onout={() => foot.record('fire', { act: 'out' })}
     instead={foot.placed.step.key === oilRound && foot.fitOut.lubrication.some((p) => p.kind === 'hand' || p.kind === 'cup')
       ? oiling
       : undefined}
+    pad={padOf === undefined ? undefined : measuring}
+    small={foot.fitOut.size === 'tabletop' || foot.fitOut.size === 'small'}
     onrest={() => foot.record('reading', { pressure: 0 })}
     opens={foot.forecast.opens}
     onback={() => foot.choose(undefined)}
   />
+{/if}
+{#if foot.mayRunAgain}
+  <div class="again">
+    <p class="label">Fire out</p>
+    <button class="plain" onclick={foot.again}>Another run today</button>
+  </div>
 {/if}
 <Duties
   duties={foot.duties.filter((d) => d.key !== foot.dutyNow?.key)}
@@ -81,6 +94,10 @@
 <WaterWay fitOut={foot.fitOut} state={foot.state} onsend={foot.send} />
 <OpenThings open={foot.state.open} onclose={foot.shut} />
 
+{#snippet measuring()}
+  {#if padOf}<MeasurePad {foot} of={padOf} />{/if}
+{/snippet}
+
 {#snippet oiling()}
   <OilRound fitOut={foot.fitOut} log={foot.log} missed={foot.placed?.step.known?.says ?? []} onoil={foot.oil} onall={foot.oiled} />
 {/snippet}
@@ -94,6 +111,13 @@
     gap: 8px;
   }
   article .plain {
+    min-height: 56px;
+  }
+  .again {
+    display: grid;
+    gap: 6px;
+  }
+  .again .plain {
     min-height: 56px;
   }
   .missed {

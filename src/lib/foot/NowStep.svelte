@@ -21,8 +21,11 @@
     lifts = [],
     onlift,
     onending,
+    onout,
     onrest,
     instead,
+    pad,
+    small = false,
     onback
   }: {
     placed: Placed;
@@ -38,10 +41,16 @@
     lifts?: readonly Touch[];
     onlift?: (touch: Touch) => void;
     onending?: () => void;
+    /** The fire was seen to be out. */
+    onout?: () => void;
     /** The needle was seen on its pin. */
     onrest?: () => void;
     /** What stands in the place of Done. */
     instead?: Snippet | undefined;
+    /** What it is measured with, one touch each. */
+    pad?: Snippet | undefined;
+    /** Measured in millilitres and grams. */
+    small?: boolean;
     onback?: () => void;
   } = $props();
   const step = $derived(placed.step);
@@ -58,6 +67,18 @@
   let reason = $state('');
   /** Numbers that were given; undefined while one cannot be read. */
   let values = $state<Partial<Record<Ask, number>> | undefined>({});
+  const weighed = new Set<string>(['water', 'left', 'charged', 'pair']);
+  /** What it lacks are the numbers that are being given. */
+  const measured = $derived(
+    lacking !== undefined && step.asks !== undefined && weighed.has(step.proof?.kind ?? '') && Object.keys(values ?? {}).length > 0
+  );
+  /** How often numbers were given: what was logged does not stand in its field as if it were to be logged again. */
+  let given = $state(0);
+  const say = () => {
+    ondone(undefined, values);
+    values = {};
+    given++;
+  };
   const usual = ['Done before today', 'Not needed today', 'Cannot be done today'];
 
   // Another step: its own questions, closed.
@@ -83,9 +104,8 @@
         {#each standing.because as because (because)}<li>{text(because)}</li>{/each}
       </ul>
     {/if}
-    {#if lacking}<p class="gate">{text(lacking)}</p>{/if}
-    {#if refusal}<p class="strip caution" role="alert">▲ {text(refusal)}</p>{/if}
   </div>
+  {#if refusal}<p class="strip caution" role="alert">▲ {text(refusal)}</p>{:else if lacking}<p class="gate">{text(lacking)}</p>{/if}
   {#if skipping}
     <form
       class="skip-form"
@@ -132,13 +152,18 @@
       {@render instead()}
     {:else if lacking && step.proof?.kind === 'at rest' && onrest}
       <button class="plain done rest" onclick={onrest}>It stands at nothing</button>
+    {:else if standing.is === 'waiting' && onout && step.cycle && step.gates.some((g) => g.kind === 'fire out')}
+      <button class="plain done" onclick={onout}>Fire is out</button>
     {:else if standing.is === 'waiting' && onending && step.gates.some((g) => g.kind === 'ending')}
       <button class="plain done" onclick={onending}>The running ends</button>
     {:else}
-      {#if step.asks?.length && (standing.is === 'open' || lacking)}{#key step.key}<AskFields of={step.asks} bind:values />{/key}{/if}
-      <button class="plain go done" disabled={standing.is !== 'open' || values === undefined} onclick={() => ondone(undefined, values)}
-        >Done</button
-      >
+      {#if pad && (standing.is === 'open' || lacking)}{@render pad()}{/if}
+      {#if step.asks?.length && (standing.is === 'open' || lacking)}{#key `${step.key} ${given}`}<AskFields
+            of={step.asks}
+            {small}
+            bind:values
+          />{/key}{/if}
+      <button class="plain go done" disabled={(standing.is !== 'open' && !measured) || values === undefined} onclick={say}>Done</button>
     {/if}
     <div class="row between">
       <button class="quiet" aria-expanded={why} onclick={() => (why = !why)}>Why</button>

@@ -1,8 +1,10 @@
 <script lang="ts">
   // The head of a Footplate on a phone: which engine and phase, what was read last and how old it is, and the drill. Always in view.
+  import { sensesOf } from '$core/procedure';
   import { printGlass, printText } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { age } from '../sheet/when';
+  import Countdown from './Countdown.svelte';
   import type { Footplate } from './footplate.svelte';
 
   let {
@@ -13,6 +15,11 @@
     $props();
   const { pressure, glass, phase } = $derived(foot.state);
   const since = $derived(cells.find((c) => c.label === 'Phase')?.more);
+  /** Where nothing is read: what was sensed last. */
+  const told = $derived.by(() => {
+    const rung = [...sensesOf(foot.fitOut)].reverse().find((r) => foot.state.seen[r.seen]);
+    return foot.fitOut.gauge || !rung ? undefined : `${rung.word}, ${age(foot.state.seen[rung.seen]!, foot.now)}`;
+  });
   const units = $derived(unitChoice());
   const old = $derived([pressure?.at, glass?.at].filter((at) => at !== undefined).sort()[0]);
 </script>
@@ -21,11 +28,12 @@
   <div>
     <h1>{foot.fitOut.name} <span>· {phase}{since ? ` · ${since}` : ''}</span></h1>
     <p>
+      <Countdown {foot} small />
       {#if pressure}<strong>{printText(pressure.value, 'pressure', units)}</strong>{/if}
       {#if glass}<strong>{printGlass(glass.value)}</strong>{/if}
-      {#if old}<span>{pressure && glass && pressure.at !== glass.at ? 'older ' : ''}{age(old, foot.now)}</span>{:else}<span
+      {#if old}<span>{pressure && glass && pressure.at !== glass.at ? 'older ' : ''}{age(old, foot.now)}</span>{:else if !told}<span
           >nothing read yet</span
-        >{/if}
+        >{:else}<span>{told}</span>{/if}
     </p>
   </div>
   <button class="low-water" onclick={ondrill}>LOW WATER</button>

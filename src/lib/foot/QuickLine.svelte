@@ -2,7 +2,7 @@
   // A whole observation in one line: echoed while it is typed, asked about when it is implausible, logged on Enter.
   import { page } from '$app/state';
   import type { FitOut } from '$core/engine';
-  import { quickLine, type State, type Understood } from '$core/log';
+  import { exampleLine, quickLine, type State, type Understood } from '$core/log';
   import { clubNow } from '../outbox/club-time';
   import { unitChoice } from '../sheet/unit-choice';
 
@@ -47,13 +47,13 @@
 </script>
 
 <form onsubmit={submit}>
-  <label class="unseen" for="quick-line">Quick line: a reading and what you did, such as 65 ½ coal</label>
+  <label class="unseen" for="quick-line">Quick line: a reading and what you did, such as {exampleLine(fitOut)}</label>
   <input
     id="quick-line"
     autocomplete="off"
     autocapitalize="off"
     spellcheck="false"
-    placeholder="65 ½ coal"
+    placeholder={exampleLine(fitOut)}
     bind:value={text}
     oninput={() => (sure = false)}
     onkeydown={(e) => e.key === 'Escape' && ((text = ''), e.currentTarget.blur())}

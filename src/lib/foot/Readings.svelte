@@ -8,7 +8,7 @@
   import PressureScale from '../draw/PressureScale.svelte';
   import Quantity from '../sheet/Quantity.svelte';
   import { unitChoice } from '../sheet/unit-choice';
-  import { age, span } from '../sheet/when';
+  import { age } from '../sheet/when';
 
   let {
     fitOut,
@@ -92,22 +92,6 @@
       <p class="age second">{state_.pressure ? age(state_.pressure.at, now) : ''}</p>
     </div>
   {/if}
-  {#if !fitOut.gauge && fitOut.glasses.length === 0}
-    <div class="instrument none">
-      <p class="label">No gauge, no glass</p>
-      <p>Filled with {printText(fitOut.fill ?? 0, 'volume', units)}, measured. The clock is the glass.</p>
-      {#if fitOut.runLimit !== null}
-        <p class="big">
-          {#if state_.fire.litAt && !state_.fire.outAt}{span(
-              Math.max(0, fitOut.runLimit - (now - Date.parse(state_.fire.litAt)) / 1000)
-            )}{:else}{span(fitOut.runLimit)}{/if}
-        </p>
-        <p class="second">
-          {state_.fire.litAt && !state_.fire.outAt ? 'hours and minutes left of the longest run' : 'the longest run on one fill'}
-        </p>
-      {/if}
-    </div>
-  {/if}
 </div>
 <p class="hint">
   {#if glance !== undefined}
@@ -115,11 +99,7 @@
         class="caution">Look at the glass now</strong
       >{/if}
   {:else}<span
-      >{fitOut.glasses.length
-        ? 'Glances at the glass are timed from the match on'
-        : fitOut.gauge && fitOut.runLimit !== null
-          ? `No glass: longest run ${span(fitOut.runLimit)}`
-          : ''}</span
+      >{fitOut.glasses.length ? 'Glances at the glass are timed from the match on' : 'No glass: water is measured in, and timed'}</span
     >{/if}
   <span class="second touch">Touch where it stands</span>
 </p>
@@ -204,9 +184,6 @@
     margin-top: 8px;
     padding-top: 8px;
     font-size: 0.9375rem;
-  }
-  .none {
-    gap: 8px;
   }
   @container page (max-width: 62.5rem) {
     .readings,

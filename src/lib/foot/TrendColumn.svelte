@@ -1,8 +1,11 @@
 <script lang="ts">
   // The course of the pressure beside what the plan said and the forecast says, and under it what comes when.
+  import { isTimed } from '$core/sums';
+  import RunChart from '../draw/RunChart.svelte';
   import Trend from '../draw/Trend.svelte';
   import { unitChoice } from '../sheet/unit-choice';
   import Ahead from './Ahead.svelte';
+  import Runs from '../sheet/Runs.svelte';
   import type { Footplate } from './footplate.svelte';
 
   let { foot }: { foot: Footplate } = $props();
@@ -10,9 +13,18 @@
   const footing = $derived(foot.forecast.footing);
 </script>
 
-<p class="label">Pressure, {units.pressure}{foot.fitOut.glasses.length ? '; glass below' : ''}</p>
-<div class="trend"><Trend log={foot.log} now={foot.now} {footing} /></div>
-{#if footing}<Ahead {footing} now={foot.now} />{/if}
+{#if foot.fitOut.gauge || foot.fitOut.glasses.length}
+  <p class="label">Pressure, {units.pressure}{foot.fitOut.glasses.length ? '; glass below' : ''}</p>
+  <div class="trend"><Trend log={foot.log} now={foot.now} {footing} /></div>
+  {#if footing}<Ahead {footing} now={foot.now} />{/if}
+{/if}
+{#if isTimed(foot.fitOut)}
+  {#if !foot.fitOut.gauge && foot.countdown && !('refused' in foot.countdown)}
+    <p class="label">This run: water, to scale</p>
+    <RunChart count={foot.countdown} now={foot.now} />
+  {/if}
+  <Runs log={foot.log} name="Runs today" />
+{/if}
 
 <style>
   .trend {

@@ -1,10 +1,11 @@
 import type { Bodies, Context, Entry, Kind } from '$core/log';
-import { add, type Forbids, glassReading, isDue, type Maker, mayNotEnter, oilRound, standing, unskipped } from '$core/log';
-import { type Ask, asks, type ThingKey } from '$core/procedure';
+import { add, type Forbids, glassReading, isAsked, isDue, type Maker, mayNotEnter, oilRound, standing, unskipped } from '$core/log';
+import type { Ask, ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
 import { type Glass, printMarks, usualUnits } from '$core/units';
 import {
   cardOf,
+  countdownOf,
   type Day,
   type Detail,
   type Drill,
@@ -14,6 +15,7 @@ import {
   headOf,
   inSteam,
   lowWater,
+  saidOf,
   standingBy,
   warnings
 } from '$core/watch';
@@ -21,6 +23,7 @@ import { clubNow, isoOf } from '../outbox/club-time';
 import type { Made } from '../outbox/made';
 import { ticking } from '../sheet/clock.svelte';
 import { Forecast } from './forecast.svelte';
+import { givenAs } from './given';
 import { Steaming } from './steaming.svelte';
 
 /** What the page is opened with. */
@@ -68,6 +71,8 @@ export class Footplate {
   readonly state = $derived(this.log.state);
   readonly due = $derived.by(() => due(this.procedure, this.state, this.now));
   readonly duties = $derived.by(() => dutiesOf(this.log, this.now, this.#day));
+  /** The time by which an engine that nothing feeds has to be over. */
+  readonly countdown = $derived.by(() => countdownOf(this.fitOut, this.state));
   readonly standsBy = $derived(standingBy(this.state));
   /** A duty that has come round, where no step is to be done first; one that is late comes before any step. */
   readonly dutyNow = $derived.by(() => {
@@ -79,7 +84,9 @@ export class Footplate {
   /** The drill that NOW is, while water is not seen and there is fire. */
   readonly drill = $derived.by(() =>
     this.alarms.some((a) => a.key === 'no water') && inSteam(this.state)
-      ? lowWater(this.fitOut, this.state).question?.answers.find((a) => a.says === 'not seen')?.steps
+      ? lowWater(this.fitOut, this.state)
+          .question?.answers.find((a) => a.says === 'not seen')
+          ?.steps.map(saidOf)
       : undefined
   );
   readonly chosen = $derived.by(() => {
@@ -100,7 +107,7 @@ export class Footplate {
     this.placed && isDue(this.placed.standing) ? (this.card.length > 1 ? headOf(this.card).what : this.placed.step.what) : undefined
   );
   readonly next = $derived(this.due.next.filter((p) => this.card.every((c) => c.step.key !== p.step.key)));
-  readonly finished = $derived.by(() => this.procedure.steps.every((s) => this.state.steps[s.key]));
+  readonly finished = $derived.by(() => this.procedure.steps.every((s) => this.state.steps[s.key] || !isAsked(s, this.state)));
 
   /** To be made while the page's component is. */
   constructor({ id, context, member, entries, place, known, plan, water, rights, now }: Opened) {
@@ -147,19 +154,18 @@ export class Footplate {
   tick = (body: Bodies['tick']): void => {
     if (this.enter([{ kind: 'tick', body }])) this.chosenKey = undefined;
   };
-  /** Numbers that were given with the card, as they are logged before it. */
-  #given = (values: Partial<Record<Ask, number>>): Made[] =>
-    (Object.entries(values) as [Ask, number][]).map(([what, value]) =>
-      what === 'water temperature'
-        ? { kind: 'reading', body: { temperature: value } }
-        : { kind: 'measured', body: { what, [asks[what].quantity]: value } as Bodies['measured'] }
-    );
+  /** Numbers that were given with the card, as they are logged before it. What goes in again goes in hot. */
+  #given = (values: Partial<Record<Ask, number>>): Made[] => givenAs(values, this.fitOut, this.card[0]?.step.cycle === 'further');
   done = (reason?: string, values: Partial<Record<Ask, number>> = {}): void => {
     const ticks = this.card.map(({ step: { key, evidence } }): Made => {
       const said = { ...(reason ? { reason } : {}), ...(evidence === 'initials' ? { initials: initialsOf(this.me) } : {}) };
       return { kind: 'tick', body: { step: key, outcome: 'done', ...said } };
     });
-    if (ticks.length && this.enter([...this.#given(values), ...ticks])) this.chosenKey = undefined;
+    // What was measured is so, whether or not it is enough: only that the step is done may be refused.
+    const given = this.#given(values);
+    if (given.length && !this.enter(given)) return;
+    const left = ticks.filter((t) => this.state.steps[(t.body as Bodies['tick']).step]?.outcome !== 'done');
+    if (!left.length || this.enter(left)) this.chosenKey = undefined;
   };
   oil = (what: string): void => this.record('oil', { what });
   /** The oil round is done, but for what was missed: that heads the next one. */
@@ -187,6 +193,15 @@ export class Footplate {
   putOff = ({ key, what }: Duty, put: string): void => this.record('duty', { duty: key, what: printMarks(what, usualUnits), put });
   /** Banked and waiting, and moving again. */
   standBy = (by: boolean): void => this.record('observation', { seen: by ? 'standing by' : 'running again' });
+  /** Another run of the same day: its own steps are asked anew. */
+  readonly mayRunAgain = $derived.by(
+    () =>
+      this.state.fire.outAt !== undefined &&
+      !this.state.endedAt &&
+      this.procedure.steps.some((s) => s.cycle === 'further') &&
+      !(this.state.again !== undefined && this.state.again > this.state.fire.outAt)
+  );
+  again = (): void => this.record('observation', { seen: 'another run' });
   send = (feed: string, to: 'boiler' | 'both' | 'tank'): void => this.record('feed', { feed, on: to !== 'tank', to });
   choose = (step: string | undefined): void => void (this.chosenKey = step);
 

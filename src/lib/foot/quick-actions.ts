@@ -31,6 +31,70 @@ const strokesOf = ({ name, kind }: FitOut['feeds'][number]): Touch[] =>
     ? [10, 20, 50].map((strokes) => ({ word: `${name}: ${strokes} strokes`, kind: 'feed', body: { feed: name, on: false, strokes } }))
     : [];
 
+/** Each burner’s flame, and the gas. */
+function flameAction(fire: Extract<FitOut['fire'], { with: 'gas' }>, state: State): Action {
+  const lost = Object.entries(state.flames).find(([, f]) => f.is === 'lost')?.[0];
+  return {
+    key: 'e',
+    word: 'Flame',
+    more: lost && `${lost} lost`,
+    on: lost !== undefined,
+    choices: [
+      { word: 'Gas off, all out', kind: 'fire', body: { act: 'out' } },
+      ...fire.burners.flatMap(({ name, tells }): Touch[] => [
+        { word: `${name} ${tells === 'seen' ? 'seen' : 'heard'} to burn`, kind: 'flame', body: { burner: name, is: 'heard' } },
+        { word: `${name} lost`, kind: 'flame', body: { burner: name, is: 'lost' } }
+      ]),
+      { word: 'Burner down', kind: 'observation', body: { seen: 'burner down' } }
+    ]
+  };
+}
+
+/** What is measured into an engine that nothing feeds, and what ends its fire. */
+function measuredActions(f: FitOut, state: State, units: UnitChoice): Action[] {
+  const { syringe, measure } = f.measures;
+  const [size, tool] = syringe !== null ? [syringe, 'syringe' as const] : [measure, 'measure' as const];
+  const hot = state.runs.length > 0;
+  const { boiler, fire } = state;
+  const out: Action[] = [];
+  if (size !== null)
+    out.push({
+      key: 'i',
+      word: 'Water in',
+      more: boiler?.sure ? `${printText(boiler.volume, 'volume', units)} in` : undefined,
+      choices: [1, 2, 3, 5].map((count) => ({
+        word: `${count} ${tool}${count === 1 ? '' : 's'}${hot ? ' hot' : ''}, ${printText(count * size, 'volume', units)}`,
+        kind: 'water',
+        body: {
+          act: 'in',
+          volume: count * size,
+          with: tool,
+          count,
+          ...(hot ? { warm: 'hot' as const } : f.habits.fill === 'warm' ? { warm: 'warm' as const } : {})
+        }
+      }))
+    });
+  if (f.fire.with === 'gas') out.push(flameAction(f.fire, state));
+  else
+    out.push({
+      key: 'e',
+      word: f.fire.with === 'electric' ? 'Off' : 'Flame out',
+      more: fire.litAt && !fire.outAt ? undefined : 'not lit',
+      touch: { word: 'fire out', kind: 'fire', body: { act: 'out' } }
+    });
+  if (f.fire.with === 'spirit' && f.fire.weight !== null) {
+    const { pieces, weight, fuel } = f.fire;
+    const one = weight / (pieces ?? 1);
+    out.push({
+      key: 'c',
+      word: pieces === null ? 'Charge' : 'Tablet',
+      more: state.charged ? `${printText(state.charged.mass, 'mass', units)} in` : undefined,
+      touch: { word: 'charge', kind: 'charge', body: { mass: one, fuel, ...(pieces === null ? {} : { pieces: 1 }) } }
+    });
+  }
+  return out;
+}
+
 /** The quick actions of an engine, from what it has on it, with what stands open now. */
 export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] {
   const open = (name: Valve) => state.valves[name]?.open;
@@ -45,6 +109,8 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
     });
   }
   const feeds = feedsAt(f);
+  if (!feeds.length) out.push(...measuredActions(f, state, units));
+  else if (f.fire.with === 'gas') out.push(flameAction(f.fire, state));
   if (feeds.length) {
     const running = feeds.filter((x) => state.feeds[x.name]?.on);
     out.push({
@@ -90,25 +156,25 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
       touch: valve(isOpen ? 'drains shut' : 'drains open', 'drains', isOpen ? 0 : 1)
     });
   }
-  out.push({
-    key: 'g',
-    word: 'Regulator',
-    more: stands(open('regulator'), 'shut', 'open'),
-    choices: steps('regulator', 'Regulator shut', 'Open')
-  });
-  out.push({
-    key: 'v',
-    word: 'Valve lift',
-    choices: f.safetyValves.flatMap((v, i): Touch[] => {
-      const at = state.pressure?.value ?? v.set;
-      const shown = printText(at, 'pressure', units);
-      const name = f.safetyValves.length > 1 ? `Valve ${i + 1}` : 'Valve';
-      return [
-        { word: `${name} lifts, ${shown}`, kind: 'lift', body: { valve: i + 1, lifted: at } },
-        { word: `${name} reseats, ${shown}`, kind: 'lift', body: { valve: i + 1, reseated: at } }
-      ];
-    })
-  });
+  if (f.control !== 'none') {
+    const word = f.control === 'regulator' ? 'Regulator' : 'Steam cock';
+    out.push({ key: 'g', word, more: stands(open('regulator'), 'shut', 'open'), choices: steps('regulator', `${word} shut`, 'Open') });
+  }
+  // Without a needle nobody reads where it lifts: that it does is among what is seen.
+  if (f.gauge)
+    out.push({
+      key: 'v',
+      word: 'Valve lift',
+      choices: f.safetyValves.flatMap((v, i): Touch[] => {
+        const at = state.pressure?.value ?? v.set;
+        const shown = printText(at, 'pressure', units);
+        const name = f.safetyValves.length > 1 ? `Valve ${i + 1}` : 'Valve';
+        return [
+          { word: `${name} lifts, ${shown}`, kind: 'lift', body: { valve: i + 1, lifted: at } },
+          { word: `${name} reseats, ${shown}`, kind: 'lift', body: { valve: i + 1, reseated: at } }
+        ];
+      })
+    });
   out.push({
     key: 'o',
     word: 'Oil',
@@ -122,16 +188,20 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
     word: 'Seen',
     choices: (
       [
-        ['glass moving', 'Glass bobbing'],
-        ['simmer', 'Simmering'],
-        ['feather', 'Feather at the valve'],
-        ['blowing off', 'Blowing off'],
-        ['priming', 'Priming'],
-        ['vapour', 'Vapour at the drains'],
-        ['no draught', 'No draught'],
-        ['whistle note', 'Whistle, full note']
+        ['glass moving', 'Glass bobbing', f.glasses.length > 0],
+        ['simmer', 'Simmering', true],
+        ['feather', 'Feather at the valve', true],
+        ['blowing off', 'Blowing off', true],
+        ['priming', 'Priming', true],
+        ['vapour', 'Vapour at the drains', f.cylinders.drains !== 'none'],
+        ['exhaust dry', 'Vapour at the exhaust', f.cylinders.drains === 'none'],
+        ['no draught', 'No draught', f.fire.with === 'solid'],
+        ['whistle note', 'Whistle, full note', f.whistle],
+        ['tray emptied', 'Tray emptied', f.exhaust === 'tray']
       ] as const
-    ).map(([seen, word]) => ({ word, kind: 'observation' as const, body: { seen } }))
+    )
+      .filter(([, , fitted]) => fitted)
+      .map(([seen, word]) => ({ word, kind: 'observation' as const, body: { seen } }))
   });
   out.push({ key: 'x', word: 'Fault', form: 'fault' }, { key: 'm', word: 'Note', form: 'note' });
   return out;

@@ -57,7 +57,7 @@
 
   function read(typedText: string) {
     text = typedText;
-    if (field.type === 'number') value = parseNumber(typedText) ?? typedText;
+    if (field.type === 'number') value = field.optional && !typedText.trim() ? null : (parseNumber(typedText) ?? typedText);
     else if (field.type === 'quantity') {
       if (field.optional && !typedText.trim()) value = null;
       else if (difference) value = parseNumber(typedText.replace(/[°CK ]/gi, '')) ?? typedText;
@@ -73,7 +73,7 @@
   <TextInput
     labelText={field.label}
     value={text}
-    helperText={field.help ?? (field.type === 'quantity' && field.optional ? 'May be left empty.' : '')}
+    helperText={field.help ?? (field.optional ? 'May be left empty.' : '')}
     {...wrong}
     on:focus={() => (typed = true)}
     on:blur={() => ((typed = false), (text = shown(value)))}

@@ -39,11 +39,14 @@
   const sections: readonly { name: string; keys: readonly (keyof typeof fitOutField.fields)[] }[] = [
     { name: 'Engine', keys: ['name', 'description', 'scale', 'kind', 'size', 'mass', 'workingPressure'] },
     { name: 'Boiler', keys: ['boiler', 'shell', 'fusiblePlug', 'blowDown', 'vent', 'manholes', 'mudholes', 'pace'] },
-    { name: 'Gauge and glass', keys: ['gauge', 'altitude', 'tellTale', 'glasses', 'levels', 'fill', 'runLimit'] },
+    { name: 'Gauge and glass', keys: ['gauge', 'altitude', 'tellTale', 'glasses', 'levels', 'fill', 'measures', 'runLimit'] },
     { name: 'Valves', keys: ['safetyValves', 'whistle'] },
     { name: 'Fire', keys: ['fire'] },
     { name: 'Feeds and water', keys: ['feeds', 'tanks', 'water', 'storage'] },
-    { name: 'Cylinders and drive', keys: ['cylinders', 'drive', 'brakes', 'exhaust', 'lamps', 'bell', 'comesOff'] },
+    {
+      name: 'Cylinders and drive',
+      keys: ['cylinders', 'control', 'drive', 'roams', 'circuit', 'brakes', 'exhaust', 'lamps', 'bell', 'comesOff']
+    },
     { name: 'Lubrication', keys: ['lubrication'] },
     { name: 'Habits', keys: ['habits'] }
   ];

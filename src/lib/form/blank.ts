@@ -7,7 +7,7 @@ export function blank(field: Field): unknown {
     case 'quantity':
       return field.optional ? null : field.min;
     case 'number':
-      return field.min;
+      return field.optional ? null : field.min;
     case 'choice':
       return Object.keys(field.options)[0];
     case 'flag':

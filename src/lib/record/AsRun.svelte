@@ -1,6 +1,6 @@
 <script lang="ts">
   // The procedure as it was run: each step with its time, or that it was not done and why.
-  import type { Log } from '$core/log';
+  import { isAsked, type Log } from '$core/log';
   import { phases } from '$core/procedure';
   import { printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
@@ -8,7 +8,7 @@
 
   let { log }: { log: Log } = $props();
   const text = (t: string) => printMarks(t, unitChoice());
-  const steps = $derived(log.context.procedure.steps);
+  const steps = $derived(log.context.procedure.steps.filter((s) => isAsked(s, log.state)));
 </script>
 
 <section class="steps">

@@ -27,6 +27,12 @@ export function span(seconds: number): string {
   return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
 }
 
+/** What is left on a clock that runs down: `4:30`, `0:07`, `−0:12` when it is over. @param ms */
+export function leftOn(ms: number): string {
+  const seconds = Math.round(Math.abs(ms) / 1000);
+  return `${ms < -500 ? '−' : ''}${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}
+
 /** How old something is, in the words of someone who looks at a glass: `just now`, `4 min ago`, `2 h 5 min ago`. */
 export function age(when: When, now: number): string {
   const minutes = Math.floor((now - new Date(when).getTime()) / 60_000);

@@ -1,3 +1,4 @@
+export type { Charge } from './charge';
 export type { DutyBody } from './duty';
 export type { Fault } from './fault';
 export type { Feed } from './feed';
@@ -5,3 +6,5 @@ export type { Fire } from './fire';
 export type { Lift } from './lift';
 export type { Oil } from './oil';
 export type { Reading } from './reading';
+export type { Flame } from './flame';
+export type { Warmth, Water } from './water';

@@ -1,10 +1,13 @@
+import { charge, type Charge } from './charge';
 import { type Cleared, cleared } from './cleared';
 import { duty, type DutyBody } from './duty';
 import { type Fault, fault } from './fault';
 import { type Feed, feed } from './feed';
 import { type Fire, fire } from './fire';
 import { type Handover, handover } from './handover';
+import { flame, type Flame } from './flame';
 import type { KindOf } from './kind';
+import { knob, type Knob } from './knob';
 import { type Lift, lift } from './lift';
 import { measured, type Measured } from './measured';
 import { type Note, note } from './note';
@@ -20,6 +23,7 @@ import { type Test, test } from './test';
 import { thing, type ThingBody } from './thing';
 import { type Tick, tick } from './tick';
 import { valve, type ValveBody } from './valve';
+import { water, type Water } from './water';
 
 /** What each kind of entry carries. SI throughout; pressures in Pa at the gauge. A body holds what was seen or done, never what follows. */
 export interface Bodies {
@@ -36,6 +40,10 @@ export interface Bodies {
   thing: ThingBody;
   fault: Fault;
   measured: Measured;
+  water: Water;
+  charge: Charge;
+  flame: Flame;
+  knob: Knob;
   note: Note;
   handover: Handover;
   taken: Taken;
@@ -62,6 +70,10 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   thing,
   fault,
   measured,
+  water,
+  charge,
+  flame,
+  knob,
   note,
   handover,
   taken,

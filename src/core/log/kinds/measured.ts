@@ -18,6 +18,13 @@ export type Measured = Infer<typeof fields>;
 
 export const measured: KindOf<Measured> = {
   fields,
+  // Water that was measured in stood here before it had a kind of its own.
+  tells: ({ what, volume, mass }, _, __, { fitOut: { fire } }) =>
+    what === 'water in' && volume !== undefined
+      ? [{ is: 'water', act: 'in', volume }]
+      : what === 'canister' && mass !== undefined && fire.with === 'gas' && fire.empty !== null && mass >= fire.empty
+        ? [{ is: 'charge', mass: mass - fire.empty, fuel: 'gas', whole: true }]
+        : [],
   does: (state, { what, volume, mass, product }, { at, by }) => ({
     ...state,
     measured: { ...state.measured, [what]: { value: (volume ?? mass)!, at, by, ...(product ? { product } : {}) } }

@@ -1,3 +1,4 @@
+import { boilerShape } from '../../engine';
 import { saturationAtGauge, saturationPressure, saturationTemperature } from '../../steam';
 import { absolute, atmosphereAt, type Gauge, isLevel, printGlass, printText, toSi } from '../../units';
 import type { Around, Draft } from './draft';
@@ -34,6 +35,19 @@ export function asks(draft: Draft, { fitOut, state, units, now }: Around): strin
         `The glass moved from ${printGlass(last.value)} to ${printGlass(draft.glass)} in ${Math.max(0, Math.round(seconds))} s: look again.`
       );
   }
+  const poured = draft.others.flatMap((e) => (e.kind === 'water' && e.body.act === 'in' ? [e.body] : []));
+  const room = boilerShape(fitOut.boiler).total;
+  const all = poured.reduce((sum, w) => sum + w.volume, state.boiler?.sure ? state.boiler.volume : 0);
+  if (poured.length && all > room * 0.95)
+    out.push(`${printText(all, 'volume', units)} in a boiler that holds ${printText(room, 'volume', units)}: is that right?`);
+  const { outAt } = state.fire;
+  if (
+    outAt &&
+    now - Date.parse(outAt) < 3 * 3600_000 &&
+    !state.seen['engine cold'] &&
+    poured.some((w) => w.warm !== 'hot' && w.warm !== 'warm')
+  )
+    out.push('It was in steam: cold water never goes into a hot boiler. Was it hot? Then say “hot”.');
   const pressure = draft.pressure ?? (state.pressure && now - Date.parse(state.pressure.at) < 120_000 ? state.pressure.value : undefined);
   // A pressure that no boiler of ours holds has been asked about already; saturation knows nothing of it.
   if (draft.temperature !== undefined && pressure !== undefined && pressure > toSi(5, 'pressure', 'psi') && pressure < 5e6) {

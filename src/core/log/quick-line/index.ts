@@ -4,11 +4,13 @@ import { mostPressure } from '../kinds/reading';
 import { echo } from '../say';
 import { asks } from './asks';
 import type { Around, Draft, Understood } from './draft';
+import { exampleLine } from './example';
 import { readers } from './readers';
 
 /** The quick line: a whole observation typed or dictated in one go, such as `65 1/2 coal`. Its grammar is in docs/quick-line.md. */
 
 export type { Around, Understood } from './draft';
+export { exampleLine } from './example';
 
 export interface QuickLine {
   readonly entries: readonly Understood[];
@@ -38,7 +40,7 @@ export function quickLine(text: string, around: Around): QuickLine {
         entries: [],
         echo: [],
         asks: [],
-        problem: `“${words[0]}” was not understood. Try a pressure, a glass, a fuel, a feed or a valve: 65 ½ coal.`
+        problem: `“${words[0]}” was not understood. Try what you saw or did, as in: ${exampleLine(around.fitOut)}.`
       };
     words = words.slice(took);
   }

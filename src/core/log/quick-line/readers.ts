@@ -1,6 +1,7 @@
 import { type Observation, observations, type Valve } from '../../procedure';
 import { isLevel, parseGlass, parseNumber, parseQuantity } from '../../units';
 import { released } from '../release';
+import { measuredIn } from './measured';
 import type { Reader } from './draft';
 
 const isWord = (w: string | undefined, ...list: string[]) => w !== undefined && list.includes(w);
@@ -120,6 +121,7 @@ export const readers: readonly Reader[] = [
     draft.others.push({ kind: 'feed', body: { feed: pump.name, on: false, strokes: Number(n) } });
     return 2;
   },
+  ...measuredIn,
   // A feed, by its own name or its kind: `injector on`, `axle pump to tank`, `hand pump 20 strokes`, `feed off`.
   (words, draft, { fitOut, state }) => {
     const line = words.join(' ');

@@ -215,10 +215,18 @@ export const fillAndOil: readonly StepRule[] = [
   {
     key: 'hold-regulator',
     round: 'still',
-    what: 'Regulator shut',
-    how: 'Feel it against its stop.',
-    why: 'With a leaking regulator it moves off by itself as pressure comes.',
-    sets: [{ valve: 'regulator', open: 0 }],
+    what: (f) => (f.control === 'none' ? 'Crank off dead centre, held' : 'Regulator shut'),
+    how: (f) =>
+      f.control === 'none'
+        ? 'Set by hand where the port is shut, and kept there: nothing else holds the steam.'
+        : f.size === 'tabletop' || f.kind === 'launch plant'
+          ? 'Feel it against its stop, and the crank off dead centre.'
+          : 'Feel it against its stop.',
+    why: (f) =>
+      f.control === 'none'
+        ? 'It goes as soon as there is steam: not while hands are at the burner.'
+        : 'With a leaking regulator it moves off by itself as pressure comes.',
+    sets: (f) => (f.control === 'none' ? [] : [{ valve: 'regulator', open: 0 }]),
     minutes: 1,
     must: true
   },
@@ -248,7 +256,7 @@ export const fillAndOil: readonly StepRule[] = [
     when: both(wheels, (f) => f.brakes.length > 0 || f.mass > 5),
     what: (f) => (f.brakes.length ? 'Brake on, wheels chocked' : 'Wheels chocked'),
     how: 'Push it both ways.',
-    why: 'Steam gets past a shut regulator.',
+    why: (f) => (f.control === 'none' ? 'Nothing else keeps it here when steam comes.' : 'Steam gets past a shut regulator.'),
     opens: ['chocks'],
     minutes: 1
   },
@@ -261,7 +269,7 @@ export const fillAndOil: readonly StepRule[] = [
     ),
     what: 'Drains open',
     how: (f) => (f.cylinders.drains === 'steam isolated' ? 'And their isolator open.' : 'All of them.'),
-    why: 'What leaks past the regulator must get out as it comes.',
+    why: (f) => `What ${f.control === 'none' ? 'comes over' : 'leaks past the regulator'} must get out as it comes.`,
     opens: ['drains'],
     minutes: 1
   },

@@ -1,5 +1,14 @@
+import type { FitOut } from '../../engine';
 import type { StepRule } from '../step';
 import { air, bores, both, capital, damper, electric, fan, fed, fuelOf, gas, listed, not, sentences, solid, spirit } from './fits';
+
+const places = { 'burner face': 'at the burner face', smokebox: 'at the smokebox', 'flue end': 'at the end of the flue' } as const;
+/** A burner in its turn, and where it is lit from. */
+const burnerAt = (f: FitOut, i: number): string => {
+  const burner = f.fire.with === 'gas' ? f.fire.burners[i] : undefined;
+  if (!burner) return '';
+  return `${f.fire.with === 'gas' && f.fire.burners.length > 1 ? `the ${burner.name.toLowerCase()}` : 'it'} ${places[burner.litAt]}`;
+};
 
 /** From the last check to a fire that stays in. Water and valves are proven before fire, always. */
 export const lightUp: readonly StepRule[] = [
@@ -151,32 +160,77 @@ export const lightUp: readonly StepRule[] = [
     materials: (f) => [fuelOf(f), 'shovel']
   },
   {
+    key: 'charge',
+    when: (f) => spirit(f),
+    asks: () => ['charge'],
+    what: (f) => (f.fire.with === 'spirit' ? `Measure the charge out: ${f.fire.charge}` : ''),
+    how: (f) =>
+      f.fire.with === 'spirit' && f.fire.fuel === 'tablets'
+        ? `${f.fire.layout === 'together' ? 'Side by side on the tray' : 'One behind the other on the tray'}, as the maker says. Log what they weigh.`
+        : 'By the measure, away from the engine, into a cold burner. Log what it weighs.',
+    why: 'The charge is what ends the run: no more of it than ends before the water does.',
+    caution: 'Never topped up while it is lit or hot.',
+    needs: ['fill'],
+    must: true,
+    minutes: 1,
+    materials: ['measured fuel']
+  },
+  {
     key: 'gas-light',
+    shown: 'lit',
     when: gas,
-    what: (f) =>
-      f.fire.with === 'gas'
-        ? `Light at ${{ 'burner face': 'the burner face', smokebox: 'the smokebox', 'flue end': 'the end of the flue' }[f.fire.litAt]}`
-        : '',
-    how: 'Purge with the gas off. Flame there first, then gas, slowly. Hear the burner take within a few seconds.',
+    what: (f) => (f.fire.with === 'gas' ? `Light ${burnerAt(f, 0)}` : ''),
+    how: (f) =>
+      sentences(
+        'Purge with the gas off. Flame there first, then gas, slowly.',
+        f.fire.with === 'gas' && f.fire.burners[0]!.lightUp !== null && `Its valve ${f.fire.burners[0]!.lightUp} of a turn open.`,
+        f.fire.with === 'gas' && f.fire.burners[0]!.litAt !== 'burner face'
+          ? 'Listen for the flame to run back to the burner with a soft pop, then a hush. If it stays up there, gas off, air it, and try with less gas.'
+          : `${capital(f.fire.with === 'gas' && f.fire.burners[0]!.tells === 'seen' ? 'see' : 'hear')} it take within five seconds.`
+      ),
     why: 'Gas that is not lit at once collects in the flue.',
-    caution: 'Not heard in five seconds: gas off, air it for a counted minute, try again.',
+    caution: (f) =>
+      sentences(
+        'Not heard or seen in five seconds: gas off, air it for a counted minute, try again.',
+        f.kind === 'launch plant' && 'Gas is heavy: it pools low in a hull. Tip the hull and air it first.'
+      ),
     needs: ['water-and-valves', 'fire-kit', 'gas-leak'],
     act: 'light',
+    purge: (f) => (f.fire.with === 'gas' ? f.fire.purge : 0),
     opens: ['fire', 'canister'],
     must: true,
     minutes: 2,
     materials: ['gas lighter']
   },
+  ...[1, 2, 3, 4, 5].map((i): StepRule => ({
+    key: `burner-${i + 1}`,
+    when: (f) => f.fire.with === 'gas' && f.fire.burners.length > i,
+    what: (f) => `Then ${burnerAt(f, i)}`,
+    how: 'When the one before it draws well. Flame there first, then its gas.',
+    why: 'Lit into a flue that stands still, it starves the one that burns, or fills the flue with what does not.',
+    caution: 'One of them lost: all of them off, and the whole of it from the first burner on.',
+    needs: [i > 1 ? `burner-${i}` : 'gas-light'],
+    gates: (f) => [{ kind: 'minutes', after: i > 1 ? `burner-${i}` : 'gas-light', minutes: f.fire.with === 'gas' ? f.fire.wait / 60 : 0 }],
+    sets: (f) => (f.fire.with === 'gas' && f.fire.burners[i] ? [{ flame: f.fire.burners[i].name }] : []),
+    must: true,
+    minutes: 1
+  })),
   {
     key: 'gas-set',
     when: gas,
     what: (f) =>
-      f.fire.with === 'gas' && f.fire.burners > 1
-        ? `All ${f.fire.burners} burners lit, in order; set to running`
+      f.fire.with === 'gas' && f.fire.burners.length > 1
+        ? `All ${f.fire.burners.length} burners burn; set to running`
         : 'Flame heard; set to running',
-    how: 'A steady hush, blue at the burner, no roar and no yellow.',
+    how: (f) =>
+      sentences(
+        'A steady hush, blue at the burner, no roar and no yellow.',
+        f.fire.with === 'gas' &&
+          f.fire.burners[0]!.running !== null &&
+          `Its valve ${f.fire.burners[0]!.running} turn${f.fire.burners[0]!.running === 1 ? '' : 's'} open.`
+      ),
     why: 'A roar is a flame off its burner; yellow is one short of air.',
-    needs: ['gas-light'],
+    needs: ['gas-light', 'burner-2', 'burner-3', 'burner-4', 'burner-5', 'burner-6'],
     sees: 'flame heard',
     minutes: 1
   },
@@ -188,18 +242,18 @@ export const lightUp: readonly StepRule[] = [
     how: 'Measured away from the engine, bottle capped. Note the time.',
     why: 'The charge must burn out before the water does.',
     caution: 'The flame may be invisible in daylight. Never top up a burner that is lit or hot.',
-    needs: ['water-and-valves', 'fire-kit'],
+    needs: ['water-and-valves', 'fire-kit', 'charge'],
     act: 'light',
     opens: ['fire'],
     must: true,
     minutes: 1,
-    materials: ['measured fuel', 'tray']
+    materials: ['tray']
   },
   {
     key: 'mains-on',
     when: electric,
     what: 'Mains on',
-    how: (f) => `${f.vent ? 'Vent shut, regulator shut' : 'Regulator shut'}, then switch on.`,
+    how: (f) => `${capital(listed([f.vent && 'vent shut', f.control !== 'none' && 'regulator shut']) || 'top shut')}, then switch on.`,
     why: (f) =>
       f.fire.with === 'electric' && f.fire.thermostat === 'none'
         ? 'From here you are what switches it off.'

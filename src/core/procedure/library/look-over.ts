@@ -24,7 +24,8 @@ import {
   sentences,
   solid,
   spirit,
-  wheels
+  wheels,
+  fed
 } from './fits';
 
 /** Cold, before anything is put in. */
@@ -210,10 +211,11 @@ export const lookOver: readonly StepRule[] = [
   },
   {
     key: 'canister',
-    asks: () => ['canister'],
+    proof: (f) => (fed(f) ? undefined : { kind: 'charged' }),
+    asks: (f) => (f.fire.with === 'gas' && f.fire.empty === null && !fed(f) ? ['charge'] : ['canister']),
     when: gas,
-    what: 'Canister hand-tight, weighed',
-    how: 'Unions with two spanners. Weigh the canister and note it.',
+    what: 'Canister filled, weighed, hand-tight',
+    how: 'Filled outdoors, away from any flame. Weigh it and log it. Unions with two spanners.',
     why: 'The weight is the only fuel gauge gas has.',
     minutes: 3,
     opens: ['gas joint'],
@@ -223,7 +225,11 @@ export const lookOver: readonly StepRule[] = [
     key: 'gas-leak',
     when: gas,
     what: 'Leak test every gas joint',
-    how: 'Leak fluid on each joint with the burner valve shut and the canister open. Watch for a slow minute.',
+    how: (f) =>
+      sentences(
+        'Leak fluid on each joint with the burner valve shut and the canister open. Watch for a slow minute.',
+        f.fire.with === 'gas' && f.fire.joints.length > 0 && `${f.fire.joints.map((j) => j.name).join('; ')}.`
+      ),
     why: 'A leak that is not lit yet is the one that burns you.',
     caution: 'Any bubble: shut the canister, remake the joint, test again. Never look for a leak with a flame.',
     minutes: 3,

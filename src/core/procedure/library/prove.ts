@@ -204,7 +204,7 @@ export const prove: readonly StepRule[] = [
     act: 'admit steam',
     sees: 'vapour',
     sets: [{ valve: 'regulator', open: 0.1, then: 0 }],
-    minutes: 3
+    minutes: (f) => (f.size === 'tabletop' ? 1 : 2)
   },
   {
     key: 'pump-standing',

@@ -51,7 +51,7 @@ export const putAway: readonly StepRule[] = [
   },
   {
     key: 'burner-clean',
-    asks: (f) => (gas(f) ? ['canister'] : []),
+    asks: (f) => (gas(f) ? ['canister after'] : []),
     round: 'cleaned',
     when: not(solid),
     what: (f) => `${electric(f) ? 'Element' : 'Burner'} dry and clean`,

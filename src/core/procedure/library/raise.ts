@@ -293,7 +293,7 @@ export const raise: readonly StepRule[] = [
     how: 'A touch of it tells how far the pressure has come.',
     why: 'Its note rises with the pressure.',
     sees: 'whistle note',
-    minutes: 2
+    minutes: 1
   },
   {
     key: 'leaks-wp',

@@ -1,10 +1,12 @@
 import { mark } from '../../units';
 import type { StepRule } from '../step';
+import { again } from './again';
 import {
   both,
   capital,
   carries,
   drains,
+  fed,
   feeds,
   glass,
   hasFeed,
@@ -16,7 +18,6 @@ import {
   road,
   sentences,
   solid,
-  spirit,
   wheels
 } from './fits';
 
@@ -29,25 +30,32 @@ export const run: readonly StepRule[] = [
     how: (f) =>
       sentences(
         f.drive === 'gears' ? 'In gear with the engine still.' : f.drive === 'clutch' && 'Clutch in with the engine still.',
-        `${capital(listed([(f.brakes.length > 0 || f.mass > 5) && 'chocks away', f.brakes.length > 0 && 'brake off', 'regulator a crack']))}.`
+        `${capital(
+          listed([
+            (f.brakes.length > 0 || f.mass > 5) && 'chocks away',
+            f.brakes.length > 0 && 'brake off',
+            f.control === 'none' ? 'a push to start it' : 'regulator a crack'
+          ])
+        )}.`
       ),
     why: (f) => (f.whistle ? 'People look up at a whistle. They do not look up at a drip.' : 'What makes no sound is not seen coming.'),
     closes: ['chocks', 'gear'],
     needs: ['fit-to-run'],
     act: 'move',
-    sets: [{ valve: 'regulator', open: 0.25 }],
+    sets: (f) => (f.control === 'none' ? [] : [{ valve: 'regulator', open: 0.25 }]),
     minutes: 2
   },
   {
     key: 'first-turn',
     when: not(wheels),
     what: 'Set it to work, gently',
-    how: 'Regulator a crack, over centre by hand if it must, then its load.',
+    how: (f) =>
+      f.control === 'none' ? 'Over centre by hand, then its load.' : 'Regulator a crack, over centre by hand if it must, then its load.',
     why: 'Cold metal first, load after.',
     needs: ['fit-to-run'],
     act: 'move',
-    sets: [{ valve: 'regulator', open: 0.25 }],
-    minutes: 2
+    sets: (f) => (f.control === 'none' ? [] : [{ valve: 'regulator', open: 0.25 }]),
+    minutes: (f) => (f.size === 'tabletop' ? 1 : 2)
   },
   {
     key: 'drains-shut',
@@ -104,20 +112,32 @@ export const run: readonly StepRule[] = [
     why: 'A heavy engine between gears is a runaway on any slope.',
     minutes: 4
   },
+  ...again,
   {
     key: 'run-limit',
-    when: (f) => f.runLimit !== null,
-    what: (f) => `Stop within ${mark(f.runLimit!, 'time')} of lighting`,
-    how: 'The fuel is to be out before the water. Time it from the match.',
+    cycle: 'each',
+    shown: 'seen',
+    when: both(not(fed), not(solid)),
+    // By when is the day's sum, and is written in when the day is known: see plan/fill.
+    what: (f) => (f.runLimit === null ? 'Over in its time' : `Over within ${mark(f.runLimit, 'time')} of the match`),
+    how: (f) =>
+      f.fire.with === 'spirit'
+        ? 'Let the charge burn out: do not blow at it. Its time up before that: burner out from under. Then see it out.'
+        : `By the countdown: ${f.fire.with === 'gas' ? 'gas off at the canister' : 'off at the switch'}, and see it out.${f.roams === 'no' ? '' : ' Call it in well before.'}`,
     why: (f) =>
       glass(f)
         ? 'Nothing can be put in while it is hot.'
         : 'Nothing shows the level, and nothing can be put in while it is hot: the clock tells.',
-    caution: 'A run is never stretched. Cool to nothing before opening.',
-    minutes: 5
+    caution: 'A run is never stretched. Down to nothing before it is opened.',
+    gates: [{ kind: 'fire out' }],
+    needs: ['again-light'],
+    sees: 'fire out',
+    must: true,
+    minutes: 1
   },
   {
     key: 'last-fire',
+    cycle: 'each',
     when: solid,
     what: 'Last fire: let it die with the running',
     how: (f) => sentences('Stop firing so that the grate is nearly bare at the end.', kept(f) && 'Keep enough to fill the glass.'),
@@ -128,6 +148,7 @@ export const run: readonly StepRule[] = [
   },
   {
     key: 'run-end',
+    cycle: 'each',
     what: 'Running ended',
     how: (f) =>
       `${capital(
@@ -145,17 +166,8 @@ export const run: readonly StepRule[] = [
       ...(wheels(f) ? (['chocks'] as const) : []),
       ...(f.cylinders.drains === 'none' || f.cylinders.drains === 'steam' ? [] : (['drains'] as const))
     ],
-    sets: [{ valve: 'regulator', open: 0 }],
+    sets: (f) => (f.control === 'none' ? [] : [{ valve: 'regulator', open: 0 }]),
     ends: true,
     minutes: 2
-  },
-  {
-    key: 'spirit-out',
-    when: spirit,
-    what: 'Flame out by itself',
-    how: 'Let the charge burn out. Do not blow at it.',
-    why: (f) =>
-      f.fire.with === 'spirit' && f.fire.fuel === 'tablets' ? 'A tablet blown at breaks up alight.' : 'Blown at, it spills alight.',
-    minutes: 3
   }
 ];

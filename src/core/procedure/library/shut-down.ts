@@ -135,6 +135,16 @@ export const shutDown: readonly StepRule[] = [
     minutes: 10
   },
   {
+    key: 'watched-cold',
+    when: (f) => f.size === 'tabletop' || f.kind === 'launch plant' || electric(f),
+    what: 'Somebody grown up stays by it until it is cold',
+    how: 'Named, and out loud: it is not left on a table with hands about.',
+    why: 'It burns for half an hour after the fun is over, and looks as it did before.',
+    gates: [{ kind: 'fire out' }],
+    evidence: 'initials',
+    minutes: 1
+  },
+  {
     key: 'vacuum',
     when: (f) => f.gauge,
     what: 'Break the vacuum as it cools',

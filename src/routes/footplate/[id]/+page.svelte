@@ -10,6 +10,7 @@
   import { Footplate } from '$lib/foot/footplate.svelte';
   import Frame from '$lib/foot/Frame.svelte';
   import { gateMarks } from '$lib/foot/gate-marks';
+  import Instruments from '$lib/foot/Instruments.svelte';
   import LogList from '$lib/foot/LogList.svelte';
   import NowAndNext from '$lib/foot/NowAndNext.svelte';
   import PhoneHead from '$lib/foot/PhoneHead.svelte';
@@ -17,7 +18,6 @@
   import { answerKey, focusOn } from '$lib/foot/page-keys';
   import QuickActions from '$lib/foot/QuickActions.svelte';
   import QuickLine from '$lib/foot/QuickLine.svelte';
-  import Readings from '$lib/foot/Readings.svelte';
   import { titleCells } from '$lib/foot/title-cells';
   import TrendColumn from '$lib/foot/TrendColumn.svelte';
   import Undo from '$lib/foot/Undo.svelte';
@@ -32,7 +32,8 @@
 
   const units = $derived(unitChoice());
   const ahead = $derived(foot.placed ? [...foot.due.next, foot.placed] : foot.due.next);
-  const cells = $derived(titleCells(fitOut, foot.state, forecast.footing?.live.steam, foot.now, data.now, units));
+  const over = $derived(foot.countdown && 'stop' in foot.countdown ? foot.countdown.stop : undefined);
+  const cells = $derived(titleCells(fitOut, foot.state, forecast.footing?.live.steam, over, foot.now, data.now, units));
 
   let action = $state<string>();
   let quick: QuickActions | undefined = $state();
@@ -96,15 +97,7 @@
     <NowAndNext {foot} onopen={(d) => (dialog = d)} ondrill={() => (drill = true)} />
   {/snippet}
   {#snippet readings()}
-    <Readings
-      {fitOut}
-      state={foot.state}
-      now={foot.now}
-      marks={gateMarks(ahead, foot.state)}
-      cold={foot.state.fire.litAt ? null : data.cold}
-      onglass={foot.pickGlass}
-      onpressure={foot.pickPressure}
-    />
+    <Instruments {foot} marks={gateMarks(ahead, foot.state)} cold={foot.state.fire.litAt ? null : data.cold} />
   {/snippet}
   {#snippet chart()}<TrendColumn {foot} />{/snippet}
   {#snippet line()}
@@ -127,7 +120,14 @@
   {/snippet}
 </Frame>
 
-{#if drill}<Drills {fitOut} state={foot.state} onclose={() => (drill = false)} onanswer={foot.lowWater} />{/if}
+{#if drill}<Drills
+    {fitOut}
+    state={foot.state}
+    now={foot.now}
+    onmade={foot.enter}
+    onclose={() => (drill = false)}
+    onanswer={foot.lowWater}
+  />{/if}
 {#if Dialogs}
   <Dialogs bind:open={dialog} {foot} people={data.people} />
 {/if}

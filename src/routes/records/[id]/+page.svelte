@@ -5,7 +5,9 @@
   import Trend from '$lib/draw/Trend.svelte';
   import Afterwards from '$lib/record/Afterwards.svelte';
   import AsRun from '$lib/record/AsRun.svelte';
+  import { isTimed } from '$core/sums';
   import Facts from '$lib/record/Facts.svelte';
+  import Runs from '$lib/sheet/Runs.svelte';
   import Found from '$lib/record/Found.svelte';
   import Head from '$lib/record/Head.svelte';
   import WholeLog from '$lib/record/WholeLog.svelte';
@@ -60,6 +62,7 @@
 
   <section class="worked"><Figures figures={[...recordFigures(log), ...(replayed ? [replayed] : [])]} /></section>
   <Facts {log} summary={data.summary} startedAt={data.startedAt} zone={data.zone} />
+  {#if log.state.runs.length && isTimed(log.context.fitOut)}<Runs {log} name="Runs: water, fuel and time" />{/if}
 
   <Found {log} carried={data.carried} />
   <p class="second small plainly">

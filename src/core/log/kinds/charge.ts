@@ -1,0 +1,20 @@
+import { count, group, type Infer, optional, quantity, text } from '../../form';
+import { printText } from '../../units';
+import type { KindOf } from './kind';
+
+const fields = group('Fuel charged', {
+  mass: quantity('Weight', 'mass', 0, 100),
+  pieces: optional(count('Tablets', 1, 60)),
+  fuel: optional(text('Fuel', 1, 40))
+});
+/** Fuel that was measured out: on the tray, in the burner, in the canister. */
+export type Charge = Infer<typeof fields>;
+
+export const charge: KindOf<Charge> = {
+  fields,
+  tells: (body) => [{ is: 'charge', ...body }],
+  says: ({ mass, pieces, fuel }, { units }) =>
+    pieces
+      ? `${pieces} tablet${pieces === 1 ? '' : 's'} charged, ${printText(mass, 'mass', units)}`
+      : `${printText(mass, 'mass', units)} of ${fuel ?? 'fuel'} charged`
+};

@@ -1,0 +1,158 @@
+import { type Plant, plantOf, waterAtGlass } from '../boiler';
+import { boilerShape, type FitOut } from '../engine';
+import { coldWater, saturationAtGauge } from '../steam';
+import { doubts, type Ends, fillOf, isTimed, type Shown, startingSum, type Stop, stopOf, type Stopping, usualReserve } from '../sums';
+import {
+  above,
+  asked,
+  type Gauge,
+  given,
+  greater,
+  isLevel,
+  lesser,
+  line,
+  minus,
+  over,
+  plus,
+  times,
+  workedFrom,
+  type WorkedInput
+} from '../units';
+import type { Log } from './fold';
+import type { Run, State } from './state';
+
+/** THE STOP OF A RUN, by what was really put in: the same sum as on its day sheet. */
+
+const plants = new WeakMap<FitOut, Plant>();
+/** The engine as the sums need it, made once. */
+const plantFor = (fitOut: FitOut): Plant => {
+  const made = plants.get(fitOut) ?? plantOf(fitOut);
+  plants.set(fitOut, made);
+  return made;
+};
+
+/** m³ in it at the match: measured, or by the glass before it, or taken to be its usual fill. */
+export function waterOf(fitOut: FitOut, run: Run, { glass }: Pick<State, 'glass'>): { readonly volume: number; readonly taken?: true } {
+  if (run.water !== undefined) return { volume: run.water };
+  const plant = plantFor(fitOut);
+  if (glass && isLevel(glass.value) && glass.at <= run.litAt) return { volume: waterAtGlass(plant.vessel, glass.value, coldWater) };
+  return { volume: fillOf(startingSum({ fitOut, plant }), plant), taken: true };
+}
+
+/** What this day’s own runs have shown: water that went, measured in and left, against what was expected to go. */
+export function shownBy(fitOut: FitOut, runs: readonly Run[]): Shown {
+  const factors = runs.flatMap((run) => {
+    if (run.water === undefined || run.left === undefined || !run.outAt) return [];
+    const stop = stopBy(fitOut, run, run.water);
+    const took = (Date.parse(run.outAt) - Date.parse(run.litAt)) / 1000;
+    if ('refused' in stop || took < stop.up + 60) return [];
+    const expected = ((stop.water - stop.left) * (took - stop.up)) / Math.max(1, stop.worked.value - stop.up);
+    const went = stop.water * (1 - run.left / run.water);
+    return expected > 0 && went > 0 ? [Math.min(2, Math.max(0.5, went / expected))] : [];
+  });
+  if (!factors.length) return { factor: 1, spread: 0, runs: 0 };
+  const factor = factors.reduce((a, b) => a + b) / factors.length;
+  // One run says little of how far the next may be off: never less than a twentieth, and more while there are few.
+  const spread = Math.max(0.05, 0.15 / Math.sqrt(factors.length), ...factors.map((f) => Math.abs(f - factor) / factor));
+  return { factor, spread, runs: factors.length };
+}
+
+const stopBy = (fitOut: FitOut, run: Run, fill: number, shown?: Shown): Stopping =>
+  stopOf(
+    { fill, charge: run.charge ?? null, reserve: usualReserve, water: Math.min(372, run.T ?? coldWater), air: coldWater },
+    { fitOut, plant: plantFor(fitOut) },
+    shown,
+    true
+  );
+
+/** What a run that burns was lit with comes to: its stop, or why its fuel and its water do not go together. */
+export function stopOfRun(
+  { fitOut, state }: { readonly fitOut: FitOut; readonly state: State },
+  run: Run
+): Stopping & { readonly taken?: true } {
+  const { volume, taken } = waterOf(fitOut, run, state);
+  const earlier = state.runs.filter((r) => r.litAt < run.litAt);
+  const stop = stopBy(fitOut, run, volume, shownBy(fitOut, earlier));
+  return { ...('refused' in stop ? stop : byGlass(stop, fitOut, run, state)), ...(taken ? { taken } : {}) };
+}
+
+/** The sum begun anew from a look at the glass since the match: what is in it is seen, and no longer worked. */
+function byGlass(stop: Stop, fitOut: FitOut, run: Run, { glass, pressure }: Pick<State, 'glass' | 'pressure'>): Stop {
+  if (!glass || glass.at <= run.litAt || !isLevel(glass.value)) return stop;
+  const hot = saturationAtGauge(Math.max(0, glass.pressure ?? pressure?.value ?? 0) as Gauge);
+  const { vessel } = plantFor(fitOut);
+  const seen = given('look at the glass', (Date.parse(glass.at) - Date.parse(run.litAt)) / 1000, 'time', 'measured');
+  const is = asked('water in it then', 'mass', 'water up to that level, hot', waterAtGlass(vessel, glass.value, hot.T) / hot.vf, [
+    given('glass', glass.value, 'glass', 'measured'),
+    seen
+  ]);
+  const may = line(
+    'may boil away from there',
+    'mass',
+    greater(
+      given('nothing', 0, 'mass', 'rule of the club'),
+      minus(
+        times(above(is), given('what of it is sure', 1 - doubts.water, 'share', 'class default')),
+        given('floor', floorSeen(fitOut, hot.vf), 'mass', 'geometry')
+      )
+    )
+  );
+  const lasts = line(
+    'water lasts',
+    'time',
+    plus(seen, over(above(may), given('boils away at the most', stop.fastest, 'mass flow', 'class default')))
+  );
+  const ends: readonly (readonly [Ends, WorkedInput])[] = [
+    ...(fitOut.runLimit === null ? [] : [['run limit', given('longest run', fitOut.runLimit, 'time', 'fit-out')] as const]),
+    ...(stop.fuelOut === undefined ? [] : [['fuel', given('fuel out', stop.fuelOut, 'time', 'above')] as const]),
+    ['water', above(lasts)]
+  ];
+  const end = line('stop', 'time', ends.length > 1 ? lesser(...ends.map(([, x]) => x)) : ends[0]![1]);
+  return {
+    ...stop,
+    worked: workedFrom(
+      [is, may, lasts, end],
+      'estimate',
+      'From the last look at the glass, with the fire at its fiercest. Look again, and it begins anew.'
+    ),
+    by: ends.find(([, x]) => x.value <= end.result.value * (1 + 1e-9))![0],
+    lasts: lasts.result.value
+  };
+}
+
+/** kg up to the bottom nut, hot: the share kept back was for what is not seen. */
+function floorSeen(fitOut: FitOut, roomOfOne: number): number {
+  const shape = boilerShape(fitOut.boiler);
+  return shape.volume(Math.max(shape.heated, ...fitOut.glasses.map((g) => g.bottomNut))) / roomOfOne;
+}
+
+/** A run of the day as its record has it: when it had to be over, and by how much it was late. */
+export interface RunTold {
+  readonly run: Run;
+  readonly stop?: Stop;
+  /** ms since 1970 */ readonly over?: number;
+  /** ms after it; 0 when it was kept. */
+  readonly late: number;
+  readonly refused?: string;
+}
+
+/** As the glass was seen last while that run burned. */
+function asSeen({ state, events }: Pick<Log, 'state' | 'events'>, { outAt }: Run): State {
+  if (!outAt || !state.glass || state.glass.at <= outAt) return state;
+  const read = events.findLast((e) => e.is === 'reading' && e.glass !== undefined && e.at <= outAt);
+  const { glass: _, ...rest } = state;
+  return read?.is === 'reading' ? { ...rest, glass: { value: read.glass!, at: read.at, pressure: read.glassAt ?? null } } : rest;
+}
+
+/** Every run of an engine that is timed, oldest first. */
+export const runsTold = (log: Pick<Log, 'context' | 'state' | 'events'>): RunTold[] =>
+  isTimed(log.context.fitOut)
+    ? log.state.runs.map((run): RunTold => {
+        const stop = stopOfRun({ fitOut: log.context.fitOut, state: asSeen(log, run) }, run);
+        if ('refused' in stop) return { run, late: 0, refused: stop.refused };
+        const over = Date.parse(run.litAt) + stop.worked.value * 1000;
+        // Said out within a minute is kept: hands come before the log.
+        const late = run.outAt ? Date.parse(run.outAt) - over : 0;
+        return { run, stop, over, late: late > 60_000 ? late : 0 };
+      })
+    : [];

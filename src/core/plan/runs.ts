@@ -1,0 +1,108 @@
+import type { Plant } from '../boiler';
+import type { FitOut } from '../engine';
+import type { Procedure } from '../procedure';
+import { saturationAtGauge } from '../steam';
+import { energyWith, type Ends, fillingOf, isTimed, type Stop, stopOf, type Stopping, usualReserve } from '../sums';
+import { type Gauge, mark } from '../units';
+import type { DayPlan } from './day';
+import type { Sheet } from './sheet';
+
+/**
+ * RUNS: an engine that nothing feeds is filled for each. Each time it is wanted is one run: lit in time for it, over when its sum says, then
+ * let down, opened, measured, filled hot on hot, oiled and lit again.
+ */
+export interface PlannedRun {
+  readonly what: string;
+  /** ms since 1970: when it is wanted, lit, up, and has to be over. */
+  readonly wanted: number;
+  readonly light: number;
+  readonly up: number;
+  readonly stop: number;
+  readonly by: Ends;
+  /** m³ that go in for it, and kg that are charged. */
+  readonly fill: number;
+  readonly charge?: number;
+}
+
+export interface Runs {
+  readonly first: Stopping;
+  /** Hot on hot; undefined where there is one run. */
+  readonly again?: Stopping;
+  /** Between the stop of one and the match of the next, s: until nothing is left of the pressure, and what hands do. */
+  readonly between: { readonly cooling: number; readonly hands: number };
+  readonly runs: readonly PlannedRun[];
+  /** m³ and kg for the day. */
+  readonly water: number;
+  readonly fuel?: number;
+  readonly problems: readonly string[];
+}
+
+/** Water left in it and hot water on it: what a further run begins with, K. */
+const hotOnHot = 358.15;
+
+/** Until a boiler that was up has nothing left to let off, s: it cools by itself, by Newton. @param kg of water in it @param air K */
+export function downIn(f: FitOut, plant: Plant, kg: number, air: number): number {
+  const hot = saturationAtGauge(f.workingPressure as Gauge).T;
+  const boil = saturationAtGauge(0 as Gauge).T;
+  const perKelvin = (energyWith(plant, kg, hot) - energyWith(plant, kg, boil)) / (hot - boil);
+  return (perKelvin / plant.vessel.loss) * Math.log((hot - air) / Math.max(1, boil - air));
+}
+
+/** The runs of a day; undefined where the engine can be fed. */
+export function runsOf(
+  { fitOut, plant, procedure, fill }: { fitOut: FitOut; plant: Plant; procedure: Procedure; fill: number },
+  plan: DayPlan,
+  { light }: Pick<Sheet, 'light'>
+): Runs | undefined {
+  if (!isTimed(fitOut)) return undefined;
+  const engine = { fitOut, plant };
+  const first = stopOf(fillingOf({ fill, water: plan.water, air: plan.air }), engine);
+  const hands = procedure.steps.filter((s) => s.cycle).reduce((sum, s) => sum + s.minutes * 60, 0);
+  if ('refused' in first) return { first, between: { cooling: 0, hands }, runs: [], water: fill, problems: [] };
+  const more = plan.wants.length > 1;
+  const again = more ? stopOf({ fill, charge: null, reserve: usualReserve, water: hotOnHot, air: plan.air }, engine) : undefined;
+  const cooling = downIn(fitOut, plant, first.left, plan.air);
+  const run = (of: Stop, what: string, wanted: number, lit: number, filled: number): PlannedRun => ({
+    what,
+    wanted,
+    light: lit,
+    up: lit + of.up * 1000,
+    stop: lit + of.worked.value * 1000,
+    by: of.by,
+    fill: filled,
+    ...(of.charge === undefined ? {} : { charge: of.charge })
+  });
+  const runs = [run(first, plan.wants[0]!.what, Date.parse(plan.wants[0]!.at), light, fill)];
+  const problems: string[] = [];
+  if (first.up > first.worked.value)
+    problems.push(
+      `It is up after ${mark(first.up, 'time')}, and has to be over after ${mark(first.worked.value, 'time')}: there is no running in it. Fill warmer or more, or charge more.`
+    );
+  // What was boiled away is filled in again.
+  const refill = Math.max(0, fill * (1 - first.left / first.water));
+  if (again && !('refused' in again))
+    for (const want of plan.wants.slice(1)) {
+      const wanted = Date.parse(want.at);
+      const free = runs.at(-1)!.stop + (cooling + hands) * 1000;
+      const lit = Math.max(free, wanted - again.up * 1000);
+      const next = run(again, want.what, wanted, lit, refill);
+      if (next.up > wanted + 30_000)
+        problems.push(
+          `“${want.what}” cannot be up before {at:${Math.round(next.up)}}: from the end of the run before it takes ${mark(cooling, 'time')} to come down, ${mark(hands, 'time')} of work and ${mark(again.up, 'time')} to come up.`
+        );
+      runs.push(next);
+    }
+  return {
+    first,
+    ...(again ? { again } : {}),
+    between: { cooling, hands },
+    runs,
+    water: runs.reduce((sum, r) => sum + r.fill, 0),
+    ...(runs[0]!.charge === undefined ? {} : { fuel: runs.reduce((sum, r) => sum + (r.charge ?? 0), 0) }),
+    problems
+  };
+}
+
+/** A plan of an engine that is timed runs as long as its sum allows, and not as long as somebody says: minutes from the first up to the last stop. */
+export const timedPlan = (plan: DayPlan, runs: Runs | undefined): DayPlan =>
+  runs?.runs.length ? { ...plan, running: Math.max(0, Math.round((runs.runs.at(-1)!.stop - runs.runs[0]!.up) / 60_000)) } : plan;

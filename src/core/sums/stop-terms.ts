@@ -1,0 +1,138 @@
+import { boilerShape } from '../engine';
+import { gasHeat } from '../firing';
+import { coldWater, waterVolume } from '../steam';
+import {
+  above,
+  type Expression,
+  given,
+  greater,
+  line,
+  over,
+  type Source,
+  times,
+  type Worked,
+  type WorkedInput,
+  type WorkedStep
+} from '../units';
+import type { Given } from './sum';
+
+/** THE TERMS OF A STOP: how far what is expected may be off, the fire as a sum needs it, and the water that must stay. */
+
+/** What ends a run: its water, the longest run its owner allows, its fuel. */
+export type Ends = 'water' | 'run limit' | 'fuel';
+
+export interface Stop {
+  /** s from the match to when it has to be over, by which end, with its working. */
+  readonly worked: Worked;
+  readonly by: Ends;
+  /** s from the match, as is to be expected. */
+  readonly boils: number;
+  readonly up: number;
+  /** s from the match to the last flame; undefined where it is switched off and does not burn out. */
+  readonly fuelOut?: number;
+  /** s from the match to where the water might be at its floor, on the safe side. */
+  readonly lasts: number;
+  /** kg/s that may boil away at the most. */
+  readonly fastest: number;
+  /** kg in at the match, that must stay in, that is likely to be left at the stop, and that is left at least. */
+  readonly water: number;
+  /** The same, m³ as it was filled in. */
+  readonly fill: number;
+  readonly floor: Worked;
+  readonly left: number;
+  readonly leastLeft: number;
+  /** kg of fuel that goes in, and the largest charge that ends before the water; undefined where nothing is charged. */
+  readonly charge?: number;
+  readonly largest?: Worked;
+  /** What else is to be known, as sentences. */
+  readonly notes: readonly string[];
+}
+export type Stopping = Stop | { readonly refused: string; readonly worked: Worked };
+
+/** What of the water must be left when the fire is out: a third, until the owner says otherwise. */
+export const usualReserve = 1 / 3;
+
+/** What its own runs have shown of the heat of a fire: how many times what is expected, and how far that may be off. */
+export interface Shown {
+  readonly factor: number;
+  readonly spread: number;
+  readonly runs: number;
+}
+
+/**
+ * How far the heat that reaches the water may be over what is expected, the losses under it, the water that is in under what was measured, and how
+ * many times as much water as is usual goes with the steam:
+ * class figures, by comparison of class figures with raisings on foreign ground (docs/physics.md).
+ */
+export const doubts = { heat: 0.15, unknown: 0.4, loss: 0.3, water: 0.05, wet: 5 } as const;
+
+/** The fire as the sum needs it. */
+export interface Heat {
+  readonly power: WorkedInput;
+  readonly share: number;
+  /** Of a kilogram, J; undefined where nothing is charged. */
+  readonly heat?: WorkedInput;
+  /** kg of one charge as it is, and what it cannot be divided below. */
+  readonly own?: number;
+  readonly piece?: number;
+  /** s: a larger charge burns no longer, and hotter. */
+  readonly burns?: number;
+  /** Burning hardest, over its mean. */
+  readonly peak: number;
+  readonly unknown: boolean;
+}
+
+export function heatOf({ fitOut: { fire: said }, plant: { fire } }: Given): Heat | undefined {
+  if (fire.with === 'gas')
+    return {
+      power: given('power of the burners', fire.power, 'power', 'fit-out'),
+      share: fire.efficiency,
+      heat: given('heat of the gas', gasHeat, 'heat of fuel', 'class default'),
+      own: fire.canister,
+      peak: 1,
+      unknown: false
+    };
+  if (fire.with === 'electric')
+    return { power: given('power of the element', fire.power, 'power', 'fit-out'), share: 1, peak: 1, unknown: false };
+  if (fire.with !== 'spirit' || said.with !== 'spirit') return undefined;
+  const from: Source = said.heat === null && said.weight === null ? 'class default' : 'fit-out';
+  const own = fire.charge / fire.heat;
+  return {
+    power: given('power of one charge', fire.charge / fire.burns, 'power', from),
+    share: fire.efficiency,
+    heat: given('heat of the fuel', fire.heat, 'heat of fuel', 'class default'),
+    own,
+    ...(said.pieces === null ? {} : { piece: own / said.pieces }),
+    ...(said.layout === 'together' ? { burns: fire.burns } : {}),
+    // Tablets rise over the first fifth of their time and fade over the last.
+    peak: fire.fades ? 1.25 : 1,
+    unknown: from === 'class default'
+  };
+}
+
+const room = (cold: number) => given('room of a kilogram of cold water', waterVolume(cold), 'volume', 'steam tables');
+
+/** What must stay in: over the hottest metal and in sight of the glass, whichever is higher, and the share kept back. */
+export function floorOf({ fitOut }: Given, water: WorkedStep, reserve: number): readonly WorkedStep[] {
+  const shape = boilerShape(fitOut.boiler);
+  const bottom = Math.min(...fitOut.glasses.map((g) => g.bottomNut));
+  const heights: Expression[] = [
+    given('water over the hottest metal', shape.volume(shape.heated), 'volume', 'geometry'),
+    ...(fitOut.glasses.length ? [given('lowest water that the glass shows', shape.volume(bottom), 'volume', 'geometry')] : [])
+  ];
+  const covered = line('must stand over it', 'volume', heights.length > 1 ? greater(...heights) : heights[0]!);
+  return [
+    covered,
+    line(
+      'floor',
+      'mass',
+      greater(over(above(covered), room(coldWater)), times(given('share kept back', reserve, 'share', 'rule of the club'), above(water)))
+    )
+  ];
+}
+
+/** The least that may be filled in so that anything at all may boil away, m³: a tenth over what must stand. */
+export const leastFill = (covered: number) => (1.1 * covered) / (1 - doubts.water);
+
+/** As much of it as there are whole pieces. */
+export const whole = (kg: number, piece: number | undefined) => (piece === undefined ? kg : Math.floor(kg / piece + 1e-9) * piece);

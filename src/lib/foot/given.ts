@@ -1,0 +1,26 @@
+import type { FitOut } from '$core/engine';
+import type { Bodies } from '$core/log';
+import { type Ask, asks } from '$core/procedure';
+import type { Made } from '../outbox/made';
+
+const [warmFrom, hotFrom] = [303, 333];
+
+/**
+ * Numbers that a step asked for, as they are logged: water and fuel by their own kinds, a temperature as a reading, the rest as measured.
+ * Where nothing is said of how warm it is, it is as its owner fills. @param again what goes in goes into a hot boiler, and is hot
+ */
+export function givenAs(values: Partial<Record<Ask, number>>, { fire, habits }: Pick<FitOut, 'fire' | 'habits'>, again: boolean): Made[] {
+  const T = values['water temperature'];
+  const warm =
+    again || (T !== undefined && T >= hotFrom) ? 'hot' : (T === undefined ? habits.fill === 'warm' : T >= warmFrom) ? 'warm' : undefined;
+  const made: Partial<Record<Ask, (value: number) => Made>> = {
+    'water temperature': (temperature) => ({ kind: 'reading', body: { temperature } }),
+    'water in': (volume) => ({ kind: 'water', body: { act: 'in', volume, ...(warm ? { warm } : {}) } }),
+    'water left': (volume) => ({ kind: 'water', body: { act: 'left', volume } }),
+    'water out': (volume) => ({ kind: 'water', body: { act: 'out', volume } }),
+    charge: (mass) => ({ kind: 'charge', body: { mass, fuel: fire.with === 'spirit' ? fire.fuel : fire.with } })
+  };
+  return (Object.entries(values) as [Ask, number][]).map(
+    ([what, value]) => made[what]?.(value) ?? { kind: 'measured', body: { what, [asks[what].quantity]: value } as Bodies['measured'] }
+  );
+}
