@@ -185,8 +185,8 @@ test('a pair that does not exist is refused on the sheet with its arithmetic', a
   };
   const made = await (await page.request.post(`/api/engines/${engine.id}/plans`, { data: { plan } })).json();
   await visit(page, `/day/${made.id}`);
-  const fuel = page.locator('section', { has: page.getByRole('heading', { name: 'Fuel and water, to end together' }) });
-  await expect(fuel).toContainText('There is no charge that does');
+  const fuel = page.getByRole('region', { name: 'Runs' });
+  await expect(fuel).toContainText('must stand over the hottest metal');
   await fuel.locator('summary').click();
   await expect(fuel).toContainText('may boil away');
 });

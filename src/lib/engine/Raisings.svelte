@@ -18,7 +18,9 @@
   const most = $derived(fitOut.workingPressure * 1.1);
   const x = (s: number) => left + (s / longest) * (width - left - right);
   const y = (p: number) => height - bottom - (Math.min(p, most) / most) * (height - top - bottom);
-  const step = $derived([300, 600, 1200, 1800, 3600].find((s) => (s / longest) * (width - left) > 44) ?? 3600);
+  /** How large the reader’s letters are: words on an axis are as far apart as they are wide. */
+  const letters = typeof document === 'undefined' ? 1 : parseFloat(getComputedStyle(document.documentElement).fontSize) / 16;
+  const step = $derived([300, 600, 1200, 1800, 3600].find((s) => (s / longest) * (width - left) > 44 * letters) ?? 3600);
   const counted = $derived(new Set(learned.from));
   const newest = $derived(told.at(-1)?.id);
   const line = (t: Told) => `M${x(0)} ${y(0)}${t.past.readings.map((r) => `L${x(r.at).toFixed(1)} ${y(r.value).toFixed(1)}`).join('')}`;

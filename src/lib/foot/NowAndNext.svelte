@@ -10,6 +10,7 @@
   import NextSteps from './NextSteps.svelte';
   import NowStep from './NowStep.svelte';
   import { oilRound } from '$core/log';
+  import { isTimed } from '$core/sums';
   import OilRound from './OilRound.svelte';
   import OpenThings from './OpenThings.svelte';
   import { unitChoice } from '../sheet/unit-choice';
@@ -20,6 +21,8 @@
 
   let { foot, onopen, ondrill }: { foot: Footplate; onopen: (dialog: Dialog) => void; ondrill: () => void } = $props();
   const missed = $derived(foot.due.missed.length);
+  /** What nothing feeds is measured in millilitres and grams. */
+  const small = $derived(isTimed(foot.fitOut));
   const padOf = $derived(
     foot.placed?.step.asks?.includes('water in') ? 'water' : foot.placed?.step.asks?.includes('charge') ? 'charge' : undefined
   );
@@ -42,6 +45,7 @@
     <RoundCard
       points={foot.card}
       refusal={foot.refusal}
+      {small}
       carries={foot.procedure.steps.some((s) => s.act === 'carry')}
       onall={(values) => foot.done(undefined, values)}
       onright={(step) => foot.tick({ step, outcome: 'done' })}
@@ -66,7 +70,7 @@
       ? oiling
       : undefined}
     pad={padOf === undefined ? undefined : measuring}
-    small={foot.fitOut.size === 'tabletop' || foot.fitOut.size === 'small'}
+    {small}
     onrest={() => foot.record('reading', { pressure: 0 })}
     opens={foot.forecast.opens}
     onback={() => foot.choose(undefined)}

@@ -12,6 +12,7 @@
     points,
     refusal,
     carries,
+    small = false,
     onall,
     onright,
     onnoted,
@@ -22,6 +23,7 @@
     /** Why it could not be called done just now. */
     refusal?: string | undefined;
     carries: boolean;
+    /** Measured in millilitres and grams. */ small?: boolean;
     onall: (values?: Partial<Record<Ask, number>>) => void;
     onright: (key: string) => void;
     onnoted: (key: string, text: string) => void;
@@ -54,7 +56,7 @@
       />
     {/key}
   {:else}
-    {#if wanted.length}<AskFields of={wanted} bind:values />{/if}
+    {#if wanted.length}<AskFields {small} of={wanted} bind:values />{/if}
     <button class="plain go done" disabled={values === undefined} onclick={() => onall(values)}>{head.all}</button>
     <p class="second">Touch a point that is wrong, or to see why.</p>
     <ul>
