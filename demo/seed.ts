@@ -185,7 +185,8 @@ await sql.begin(async (tx) => {
       { what: 'second show', at: tomorrow(12) },
       { what: 'third show', at: tomorrow(14) }
     ],
-    people: people('Tamsel Bewick-Drane'),
+    people: people('Wenna Thrale'),
+    water: 318.15,
     running: 25
   });
   await plan('Water Rail', 'Members’ day', {

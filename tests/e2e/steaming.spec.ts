@@ -187,7 +187,7 @@ test('a phone: low water is one touch away, its question first, and No bars the 
   // Nothing feeds this one.
   await expect(page.getByRole('button', { name: /I feed/ })).toHaveCount(0);
   await page.getByRole('button', { name: /^No, or it is in the bottom nut/ }).tap();
-  await expect(page.getByText('Do not feed.', { exact: true })).toBeVisible();
+  await expect(page.getByText('Put nothing in.', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Back to the Footplate' }).tap();
   await expect(page.locator('.entries')).toContainText('Low water: no water seen');
   // Not lit, there is no fire to put out: NOW is what it was.

@@ -100,10 +100,12 @@ export const withFill = (procedure: Procedure, level: Level, plant: Plant, fitOu
   };
 };
 
+/** As its owner fills, K: from the tap, or hand-warm. */
+const filledAt = ({ habits }: FitOut): number => (habits.fill === 'warm' ? 318.15 : coldWater);
 const whatEnds = { water: 'its water', 'run limit': 'the longest run', fuel: 'its fuel' } as const;
 /** By when it is over on its own fill and charge, as the sheet and the Footplate have it. */
 function overBy(cold: number, fitOut: FitOut, plant: Plant): string | undefined {
-  const stop = stopOf({ fill: cold, charge: null, reserve: usualReserve, water: coldWater, air: coldWater }, { fitOut, plant });
+  const stop = stopOf({ fill: cold, charge: null, reserve: usualReserve, water: filledAt(fitOut), air: coldWater }, { fitOut, plant });
   return 'refused' in stop ? undefined : `Over within ${mark(stop.worked.value, 'time')} of the match, by ${whatEnds[stop.by]}`;
 }
 

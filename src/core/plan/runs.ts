@@ -19,7 +19,7 @@ export interface PlannedRun {
   readonly up: number;
   readonly stop: number;
   readonly by: Ends;
-  /** m³ that go in for it, and kg that are charged. */
+  /** m³ that stand in it at the match, and kg that are charged. */
   readonly fill: number;
   readonly charge?: number;
 }
@@ -78,14 +78,12 @@ export function runsOf(
     problems.push(
       `It is up after ${mark(first.up, 'time')}, and has to be over after ${mark(first.worked.value, 'time')}: there is no running in it. Fill warmer or more, or charge more.`
     );
-  // What was boiled away is filled in again.
-  const refill = Math.max(0, fill * (1 - first.left / first.water));
   if (again && !('refused' in again))
     for (const want of plan.wants.slice(1)) {
       const wanted = Date.parse(want.at);
       const free = runs.at(-1)!.stop + (cooling + hands) * 1000;
       const lit = Math.max(free, wanted - again.up * 1000);
-      const next = run(again, want.what, wanted, lit, refill);
+      const next = run(again, want.what, wanted, lit, fill);
       if (next.up > wanted + 30_000)
         problems.push(
           `“${want.what}” cannot be up before {at:${Math.round(next.up)}}: from the end of the run before it takes ${mark(cooling, 'time')} to come down, ${mark(hands, 'time')} of work and ${mark(again.up, 'time')} to come up.`
@@ -102,6 +100,9 @@ export function runsOf(
     problems
   };
 }
+
+/** Running in all, s: what lies between up and over of each run. */
+export const runningIn = ({ runs }: Runs): number => runs.reduce((sum, r) => sum + Math.max(0, r.stop - r.up), 0) / 1000;
 
 /** A plan of an engine that is timed runs as long as its sum allows, and not as long as somebody says: minutes from the first up to the last stop. */
 export const timedPlan = (plan: DayPlan, runs: Runs | undefined): DayPlan =>

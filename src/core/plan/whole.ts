@@ -6,7 +6,7 @@ import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
 import { type Kit, kitFor } from './kit';
 import { dayNeeds, usualDuty, fillOf, isTimed, type Level, startingSum, type Used } from '../sums';
-import { type Runs, runsOf, timedPlan } from './runs';
+import { runningIn, type Runs, runsOf, timedPlan } from './runs';
 import type { Figure } from '../units';
 import { withFill } from './fill';
 import { lastCoal } from './last-coal';
@@ -76,7 +76,7 @@ export function planWhole(known: Known, asked: DayPlan, busy: Busy = {}, engine 
     ...(runs ? { runs } : {}),
     needs: dayNeeds(
       {
-        running: plan.running * 60,
+        running: runs?.runs.length ? runningIn(runs) : plan.running * 60,
         fill,
         runs: plan.wants.length,
         duty: plan.duty ?? usualDuty,

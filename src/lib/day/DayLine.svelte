@@ -45,7 +45,7 @@
         >{/if}
     </p>
   </div>
-  {#each sheet.problems as problem (problem)}<p class="strip act">■ {withTimes(problem)}</p>{/each}
+  {#each sheet.problems as problem (problem)}<p class="strip act">■ {printMarks(withTimes(problem), unitChoice())}</p>{/each}
   {#if sheet.cuts.length}
     <div class="strip">
       <strong>What would bring it forward:</strong>

@@ -19,7 +19,7 @@
     <details><summary>Working</summary><Working worked={first.worked} /></details>
   {:else}
     <table>
-      <thead><tr><th>For</th><th>Match</th><th>Up</th><th>Over</th><th>Water</th><th>Fuel</th></tr></thead>
+      <thead><tr><th>For</th><th>Match</th><th>Up</th><th>Over</th><th>Water in it</th><th>Fuel</th></tr></thead>
       <tbody>
         {#each runs.runs as run, i (i)}
           <tr>

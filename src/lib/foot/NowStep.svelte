@@ -105,7 +105,8 @@
       </ul>
     {/if}
   </div>
-  {#if refusal}<p class="strip caution" role="alert">▲ {text(refusal)}</p>{:else if lacking}<p class="gate">{text(lacking)}</p>{/if}
+  {#if lacking}<p class="gate">{text(lacking)}</p>{/if}
+  {#if refusal}<p class="strip caution" role="alert">▲ {text(refusal)}</p>{/if}
   {#if skipping}
     <form
       class="skip-form"
