@@ -203,14 +203,19 @@ export const fillAndOil: readonly StepRule[] = [
         .map((x) => x.point)
         .join('; ')}.${wheels(f) ? ' Move the wheels to reach what hides.' : ''}`,
     why: (f) =>
-      f.habits.oiling === 'before'
-        ? 'Before lighting, with clean hands.'
-        : 'Now, or in the wait when the oil runs warm: it is the same round, and it is done once.',
+      sentences(
+        f.habits.oiling === 'before'
+          ? 'Before lighting, with clean hands.'
+          : 'Now, or in the wait when the oil runs warm: it is the same round, and it is done once.',
+        f.habits.oil === 'steam'
+          ? 'Thick steam oil on all of it, because it stays where it is put; the other school oils the motion with engine oil, because it creeps where it should.'
+          : 'Engine oil on the motion, because it creeps where it should; the other school puts thick steam oil everywhere, because it stays where it is put.'
+      ),
     chore: true,
     kept: true,
     minutes: (f) => Math.max(3, Math.round(0.8 * f.lubrication.length + 2)),
     who: 'either',
-    materials: ['motion oil', 'oil can']
+    materials: (f) => [f.habits.oil === 'steam' ? 'steam oil' : 'motion oil', 'oil can']
   },
   {
     key: 'hold-regulator',

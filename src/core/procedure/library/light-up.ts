@@ -151,8 +151,13 @@ export const lightUp: readonly StepRule[] = [
     when: both(solid, (f) => f.fire.with === 'solid' && f.fire.start !== 'wood'),
     what: (f) => (fuelOf(f) === 'coal' ? 'First coal, a little' : `More ${fuelOf(f)}, a little`),
     how: (f) =>
-      `Pieces of ${f.size === 'full' ? 'a fist' : f.size === 'medium' ? 'a walnut' : 'a hazelnut'} or so, where it is brightest. Then little and often, each charge alight before the next, door shut. Smoke that lifts straight from the chimney is draught; smoke at the door is none.`,
-    why: 'A tenth at a time keeps the bed hot. A whole bed of cold fuel at once puts out a small fire.',
+      `Pieces of ${f.size === 'full' ? 'a fist' : f.size === 'medium' ? 'a walnut' : 'a hazelnut'} or so, where it is brightest. Then ${f.habits.firing === 'little' ? 'little and often' : 'built up and left alone'}, each charge alight before the next, door shut. Smoke that lifts straight from the chimney is draught; smoke at the door is none.`,
+    why: (f) =>
+      `A whole bed of cold fuel at once puts out a small fire. ${
+        f.habits.firing === 'little'
+          ? 'Little and often keeps the bed hot; the other school builds it up and leaves it, so that the door stays shut.'
+          : 'Built up and left, the door stays shut; the other school fires little and often, so that the bed stays hot.'
+      }`,
     needs: ['alight'],
     gates: [{ kind: 'seen', what: 'start fuel alight' }],
     sets: (f) => [{ fuel: fuelOf(f) }],

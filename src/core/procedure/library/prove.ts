@@ -24,6 +24,15 @@ import {
   wp
 } from './fits';
 
+/** Where valves should lift, by what its owner holds, with what the others say. */
+const liftSchool = {
+  under:
+    'Here they lift just under working pressure, so that it is never passed; others set them at it, or just above so that no steam is lost.',
+  at: 'Here they lift at working pressure; others set them just under, so that it is never passed, or just above, so that no steam is lost.',
+  above:
+    'Here they lift just above working pressure, so that no steam is lost; others set them at it, or just under so that it is never passed.'
+} as const;
+
 /** One rule for each of a kind that an engine can have: two injectors are two proofs. */
 const upTo = (most: number): readonly number[] => Array.from({ length: most }, (_, i) => i);
 const numbered = (key: string, i: number) => (i === 0 ? key : `${key}-${i + 1}`);
@@ -92,7 +101,8 @@ export const prove: readonly StepRule[] = [
     when: (f) => f.gauge,
     what: (f) => (f.safetyValves.length > 1 ? 'See each safety valve lift and reseat' : 'See the safety valve lift and reseat'),
     how: (f) => `Set at ${f.safetyValves.map((v) => p(v.set)).join(' and ')}. Log where each opens and where it shuts. Stand clear.`,
-    why: 'A tap shows that a valve moves, not where it lifts.',
+    why: (f) =>
+      `A tap shows that a valve moves, not where it lifts. ${liftSchool[f.habits.lifts]} It is no question of physics: the examiner’s word goes.`,
     caution: (f) =>
       `If the pressure passes ${p(f.workingPressure * 1.1)} and nothing lifts: ${listed([
         { solid: 'fire down', gas: 'gas off', spirit: 'burner out', electric: 'off at the switch' }[f.fire.with],

@@ -267,8 +267,24 @@ export const raise: readonly StepRule[] = [
     round: 'near',
     when: solid,
     what: 'Blower down as pressure nears working pressure',
-    how: (f) => `Blower to a whisper${damper(f) ? ', damper half' : ''}.`,
-    why: 'The fire goes on giving after you stop asking. Stop asking early.',
+    how: (f) =>
+      sentences(
+        `Blower to a whisper${damper(f) ? ', damper half' : ''}.`,
+        `Still too much steam: ${
+          f.habits.tooMuch === 'feed' && fed(f)
+            ? 'feed first, if there is room'
+            : `${damper(f) ? 'damper, then blower' : 'blower'} off first`
+        }; the door ajar last of all.`
+      ),
+    why: (f) =>
+      sentences(
+        'The fire goes on giving after you stop asking. Stop asking early.',
+        fed(f) &&
+          (f.habits.tooMuch === 'feed'
+            ? 'Fed first, nothing is lost; the other school takes the air away first, and keeps the room in the glass for the bank.'
+            : 'With less air first, the room in the glass is kept for the bank; the other school feeds first, because nothing is lost.'),
+        'Cold air on hot tubes is why the door comes last.'
+      ),
     gates: (f) => wp(f, 0.85),
     sets: (f) => [
       { valve: 'blower', open: 0.25, down: true },
