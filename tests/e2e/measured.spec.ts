@@ -184,3 +184,41 @@ for (const [name, options] of [
     await picture(page, `tin-${name}-record`);
     await context.close();
   });
+
+test('Old Scoop: its second burner lost, all off, a pause that is counted and cannot be skipped', async ({ browser, baseURL }) => {
+  const context = await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await ownClock(page, Date.now() - 3 * 3600_000);
+  await comeInAs(page, 'idony');
+  const { fitOut } = patterns.find((p) => p.fitOut.name === 'Old Scoop')!;
+  const engine = await (await page.request.post('/api/engines', { data: { ...fitOut, name: 'Young Scoop' } })).json();
+  const { id } = await (await page.request.post(`/api/engines/${engine.id}/steamings`, { data: { reason: 'a test of hands' } })).json();
+  await visit(page, `/footplate/${id}`);
+  await say(page, '1/2 already lit');
+  await expect(page.locator('.entries')).toContainText(/lit already/);
+  const flame = async (word: string | RegExp) => {
+    await page.getByRole('button', { name: /^Flame/ }).click();
+    await page.getByRole('button', { name: word }).click();
+  };
+  await flame('Left burner seen to burn');
+  await flame('Right burner lost');
+  const act = page.locator('.strip.act').first();
+  await expect(act).toContainText('Right burner: flame lost');
+  await expect(act).toContainText('all of them');
+  await picture(page, 'scoop-lost');
+  // Not lit again before everything is off and the pause is counted.
+  await say(page, 'lit');
+  await expect(page.locator('article.now').getByRole('alert')).toContainText('everything off first');
+  await flame('Gas off, all out');
+  await expect(act).toContainText(/Doors open: \d+ s more, counted. Then left burner first/);
+  await page.clock.fastForward('01:00');
+  await say(page, 'lit');
+  await expect(page.locator('article.now').getByRole('alert')).toContainText(/doors open, \d+ s more of the count/);
+  await picture(page, 'scoop-count');
+  await page.clock.fastForward('01:02');
+  await expect(page.locator('.strip.act', { hasText: 'lost' })).toHaveCount(0);
+  // Then the match meets its own lock again, and no longer that one.
+  await say(page, 'lit');
+  await expect(page.locator('article.now').getByRole('alert')).toContainText('First:');
+  await context.close();
+});

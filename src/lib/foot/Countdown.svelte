@@ -13,7 +13,8 @@
   const count = $derived(foot.countdown);
   const running = $derived(count && !('refused' in count) ? count : undefined);
   const volume = (kg: number) => (running ? printText((kg / running.sum.water) * running.sum.fill, 'volume', units) : '');
-  const left = $derived(running ? running.stop - foot.now : 0);
+  // The page’s second may lie before the match by a hair.
+  const left = $derived(running ? running.stop - Math.max(running.lit, foot.now) : 0);
 </script>
 
 {#if small}

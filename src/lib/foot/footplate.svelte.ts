@@ -198,6 +198,7 @@ export class Footplate {
     () =>
       this.state.fire.outAt !== undefined &&
       !this.state.endedAt &&
+      (this.state.phase === 'Run' || this.state.phase === 'Shut down') &&
       this.procedure.steps.some((s) => s.cycle === 'further') &&
       !(this.state.again !== undefined && this.state.again > this.state.fire.outAt)
   );
