@@ -134,7 +134,7 @@ export function tell(fitOut: FitOut, day: Day): Log {
   /** Over in its time: its keeper has the countdown before them. */
   function endInTime() {
     const count = countdownOf(fitOut, log.state);
-    if (!count || 'refused' in count || now < count.stop - 20_000) return;
+    if (!count || 'refused' in count || now < count.stop - 45_000) return;
     write('fire', { act: 'out' });
     boilerNow();
   }
