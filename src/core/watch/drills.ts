@@ -120,7 +120,10 @@ const rules: readonly Rule[] = [
       const [first] = f.fire.burners;
       const many = f.fire.burners.length > 1;
       return steps(
-        { says: 'Say which was lost.', made: [{ kind: 'flame', body: { burner: first!.name, is: 'lost' } }] },
+        ...f.fire.burners.map(({ name }): DrillStep => ({
+          says: many ? `Was it the ${name.toLowerCase()}? Say so.` : 'Say that it was lost.',
+          made: [{ kind: 'flame', body: { burner: name, is: 'lost' } }]
+        })),
         {
           says: `Gas off at the canister${many ? ': all of them off, and not the one alone' : ''}.`,
           made: [{ kind: 'fire', body: { act: 'out' } }]
