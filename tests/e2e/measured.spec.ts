@@ -7,9 +7,6 @@ import { comeInAs, openFoot, openNow, ownClock, visit } from './people';
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true };
 const now = (page: Page) => page.locator('article.now');
 const heading = (page: Page) => page.locator('article h2').first().innerText();
-const picture = async (page: Page, name: string) => {
-  if (process.env.JORAM_PICTURES) await page.screenshot({ path: `${process.env.JORAM_PICTURES}/${name}.png` });
-};
 const say = async (page: Page, words: string) => {
   const line = page.locator('#quick-line');
   const shut = !(await line.isVisible());
@@ -68,7 +65,6 @@ for (const [name, options] of [
       .fill('20');
     await done(page);
     await expect(now(page)).toContainText(/20\s*ml is in, and the hottest metal needs 3\d\s*ml over it: fill to 110\s*ml, 90\s*ml more/);
-    await picture(page, `tin-${name}-short`);
     // By its own syringe, one touch each.
     for (const word of ['2 syringes', '2 syringes']) await now(page).getByRole('button', { name: word }).click();
     await expect(now(page)).toContainText(/In the boiler: 100\s*ml/);
@@ -81,7 +77,6 @@ for (const [name, options] of [
     await expect(now(page).locator('button.done')).toBeDisabled();
     await say(page, '60 g');
     await expect(now(page)).toContainText(/The fuel outlasts the water: 60\s*g is charged/);
-    await picture(page, `tin-${name}-outlasts`);
     await page.getByRole('button', { name: /^Undo/ }).click();
     await now(page).getByRole('button', { name: '2 tablets' }).click();
     await expect(now(page)).toContainText(/Charged: 14\s*g/);
@@ -93,7 +88,6 @@ for (const [name, options] of [
     const count = page.getByRole('region', { name: 'Countdown' });
     await expect(count.getByRole('timer')).toHaveText(/^(9:00|8:5\d)$/);
     await expect(count).toContainText('the longest run');
-    await picture(page, `tin-${name}-lit`);
     // What tells is pointed at.
     await page.clock.fastForward('03:00');
     await page
@@ -107,7 +101,6 @@ for (const [name, options] of [
       .getByRole('button', { name: /whistle full/ })
       .click();
     await until(page, /^Over within 9/);
-    await picture(page, `tin-${name}-run`);
     await page.clock.fastForward('02:40');
     await expect(page.locator('.strip').first()).toContainText('Two minutes, and its time is up');
     await page.clock.fastForward('01:00');
@@ -133,12 +126,10 @@ for (const [name, options] of [
     await done(page);
     await until(page, /^Light it again/);
     await done(page);
-    await picture(page, `tin-${name}-second`);
 
     // This one is stretched: it is insisted on until it is out, and told so.
     await page.clock.fastForward('09:30');
     await expect(page.locator('.strip').first()).toContainText('Its time is up');
-    await picture(page, `tin-${name}-over`);
     await page.clock.fastForward('01:30');
     await say(page, 'flame out');
     await expect(page.locator('.strip.act')).toHaveCount(0);
@@ -165,7 +156,6 @@ for (const [name, options] of [
     await expect(runs.nth(0)).toContainText(/103\s*ml/);
     await expect(runs.nth(1)).toContainText('2 min late');
     await expect(runs.nth(2)).not.toContainText('late');
-    await picture(page, `tin-${name}-runs`);
     if (name === 'phone') await page.getByRole('group', { name: 'Show' }).getByRole('button', { name: 'Trend' }).click();
 
     // Put away and signed: its record has each run by its numbers.
@@ -181,7 +171,6 @@ for (const [name, options] of [
     const told = page.getByRole('region', { name: 'Runs' });
     await expect(told.locator('tbody tr')).toHaveCount(3);
     await expect(told.locator('tbody tr').nth(1)).toContainText('2 min late');
-    await picture(page, `tin-${name}-record`);
     await context.close();
   });
 
@@ -205,7 +194,6 @@ test('Old Scoop: its second burner lost, all off, a pause that is counted and ca
   const act = page.locator('.strip.act').first();
   await expect(act).toContainText('Right burner: flame lost');
   await expect(act).toContainText('all of them');
-  await picture(page, 'scoop-lost');
   // Not lit again before everything is off and the pause is counted.
   await say(page, 'lit');
   await expect(page.locator('article.now').getByRole('alert')).toContainText('everything off first');
@@ -214,7 +202,6 @@ test('Old Scoop: its second burner lost, all off, a pause that is counted and ca
   await page.clock.fastForward('01:00');
   await say(page, 'lit');
   await expect(page.locator('article.now').getByRole('alert')).toContainText(/doors open, \d+ s more of the count/);
-  await picture(page, 'scoop-count');
   await page.clock.fastForward('01:02');
   await expect(page.locator('.strip.act', { hasText: 'lost' })).toHaveCount(0);
   // Then the match meets its own lock again, and no longer that one.

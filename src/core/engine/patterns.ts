@@ -1,4 +1,5 @@
 import { psi as gaugePsi } from '../units';
+import { litres, mm } from './dimensions';
 import type { FitOut } from './fit-out';
 
 /**
@@ -12,8 +13,6 @@ export interface Pattern {
 }
 
 const psi = (x: number): number => gaugePsi(x);
-const mm = (x: number) => x / 1000;
-const litres = (x: number) => x / 1000;
 const perHour = (l: number) => l / 1000 / 3600;
 const minutes = (x: number) => x * 60;
 

@@ -1,5 +1,7 @@
 import { type Observation, type Setting, type Step, type ThingKey, thingValves, type Valve, valveThings } from '../procedure';
 import type { Charge, DutyBody, Fault, Feed, Fire, Flame, Lift, Oil, Reading, Water } from './kinds/bodies';
+import { coldWater } from '../steam';
+import { hotOnHot, warmWater } from '../sums';
 import type { State } from './state';
 
 /**
@@ -88,7 +90,7 @@ export function stepDone(step: Step, state: State, at: string): Happening[] {
 }
 
 /** Water as it is said to be, K: from the tap, hand-warm, from the kettle. */
-const warmthOf = { cold: 288.15, warm: 318.15, hot: 358.15 } as const;
+const warmthOf = { cold: coldWater, warm: warmWater, hot: hotOnHot } as const;
 
 /** What was in and what comes to it, K. */
 const mixed = (before: State['boiler'], volume: number, T: number | undefined): number =>
@@ -205,8 +207,11 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
       ...(pieces ? { pieces: (state.charged?.pieces ?? 0) + pieces } : {}),
       at
     },
-    // What is put to a fire that burns belongs to the run that burns it.
-    runs: state.fire.litAt && !state.fire.outAt ? inLast(state.runs, (run) => ({ ...run, charge: (run.charge ?? 0) + mass })) : state.runs
+    // What is put to a fire that burns belongs to the run that burns it; a canister weighed meanwhile is what is left of it.
+    runs:
+      state.fire.litAt && !state.fire.outAt && !whole
+        ? inLast(state.runs, (run) => ({ ...run, charge: (run.charge ?? 0) + mass }))
+        : state.runs
   }),
   flame: (state, { burner, flame, at }) => ({
     ...state,

@@ -1,5 +1,6 @@
 import type { Proof } from '../procedure';
-import { doubts } from '../sums';
+import { coldWater } from '../steam';
+import { doubts, hotOnHot } from '../sums';
 import { isLevel, mark, printGlass } from '../units';
 import { isProven } from './release';
 import type { State } from './state';
@@ -75,7 +76,7 @@ const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state:
     const water = boiler?.sure ? boiler.volume : proof.eighths && level !== undefined ? waterAt(proof.eighths, level) : undefined;
     if (water === undefined) return 'Log the water that is in: without it there is no saying how long the fire may burn.';
     // What is filled in warm boils sooner, and less fuel ends before it does.
-    const warm = boiler?.sure ? Math.min(1, Math.max(0, (boiler.T - 288.15) / 70)) : 0;
+    const warm = boiler?.sure ? Math.min(1, Math.max(0, (boiler.T - coldWater) / (hotOnHot - coldWater))) : 0;
     // Its own runs say how hot its fire is, in place of the class.
     const own = shown?.runs ? (1 + doubts.heat) / (shown.factor * (1 + shown.spread)) : 1;
     const most = own * ((1 - warm) * between(proof.waters, proof.cold, water) + warm * between(proof.waters, proof.hot, water));

@@ -32,7 +32,7 @@ const plantFor = (fitOut: FitOut): Plant => {
 };
 
 /** m³ in it at the match: measured, or by the glass before it, or taken to be its usual fill. */
-export function waterOf(fitOut: FitOut, run: Run, { glass }: Pick<State, 'glass'>): { readonly volume: number; readonly taken?: true } {
+function waterOf(fitOut: FitOut, run: Run, { glass }: Pick<State, 'glass'>): { readonly volume: number; readonly taken?: true } {
   if (run.water !== undefined) return { volume: run.water };
   const plant = plantFor(fitOut);
   if (glass && isLevel(glass.value) && glass.at <= run.litAt) return { volume: waterAtGlass(plant.vessel, glass.value, coldWater) };

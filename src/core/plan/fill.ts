@@ -1,6 +1,6 @@
 import { type Plant, waterAtGlass } from '../boiler';
 import type { Procedure, Proof, Step } from '../procedure';
-import { fillOf, isTimed, type Level, needsPair, stopOf, usualReserve } from '../sums';
+import { fillOf, hotOnHot, isTimed, type Level, needsPair, stopOf, usualReserve, warmWater } from '../sums';
 import { boilerShape, type FitOut } from '../engine';
 import { coldWater } from '../steam';
 import { mark, printGlass } from '../units';
@@ -55,7 +55,7 @@ function pairBy(level: Level, fitOut: FitOut, plant: Plant): Proof | undefined {
     kind: 'pair',
     waters,
     cold: waters.map((w) => most(w, coldWater)),
-    hot: waters.map((w) => most(w, 358.15)),
+    hot: waters.map((w) => most(w, hotOnHot)),
     ...(piece === undefined ? {} : { piece }),
     own: 'refused' in own ? '' : mark(own.charge!, 'mass'),
     ...(fitOut.glasses.length ? { eighths: eighthsOf(plant.vessel) } : {})
@@ -73,7 +73,7 @@ const pours = [
 const toPour = 2;
 
 /** Steps that the day's sums fill in: what they are held against, and what they say. */
-const filled: ReadonlySet<string> = new Set(['fill', 'water-and-valves', 'again-fill', 'again-water']);
+const filled: ReadonlySet<string> = new Set(['fill', 'water-and-valves', 'again-fill']);
 
 /** A procedure whose steps ask for this level and hold the charge against it: a sheet and its steps must not name two. */
 export const withFill = (procedure: Procedure, level: Level, plant: Plant, fitOut: FitOut): Procedure => {
@@ -85,7 +85,7 @@ export const withFill = (procedure: Procedure, level: Level, plant: Plant, fitOu
   return {
     ...procedure,
     steps: procedure.steps.map((step): Step => {
-      const watered = filled.has(step.key) && (measured || !step.cycle || step.key === 'again-fill');
+      const watered = filled.has(step.key);
       const burns = step.act === 'light' || step.key === 'charge' || step.key === 'again-charge';
       const proof = watered ? water : burns ? pair : undefined;
       const s = proof ? { ...step, proof } : step;
@@ -101,7 +101,7 @@ export const withFill = (procedure: Procedure, level: Level, plant: Plant, fitOu
 };
 
 /** As its owner fills, K: from the tap, or hand-warm. */
-const filledAt = ({ habits }: FitOut): number => (habits.fill === 'warm' ? 318.15 : coldWater);
+const filledAt = ({ habits }: FitOut): number => (habits.fill === 'warm' ? warmWater : coldWater);
 const whatEnds = { water: 'its water', 'run limit': 'the longest run', fuel: 'its fuel' } as const;
 /** By when it is over on its own fill and charge, as the sheet and the Footplate have it. */
 function overBy(cold: number, fitOut: FitOut, plant: Plant): string | undefined {

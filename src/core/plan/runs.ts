@@ -2,7 +2,7 @@ import type { Plant } from '../boiler';
 import type { FitOut } from '../engine';
 import type { Procedure } from '../procedure';
 import { saturationAtGauge } from '../steam';
-import { energyWith, type Ends, fillingOf, isTimed, type Stop, stopOf, type Stopping, usualReserve } from '../sums';
+import { energyWith, fillingOf, hotOnHot, isTimed, type Stop, stopOf, type Stopping, usualReserve } from '../sums';
 import { type Gauge, mark } from '../units';
 import type { DayPlan } from './day';
 import type { Sheet } from './sheet';
@@ -13,12 +13,10 @@ import type { Sheet } from './sheet';
  */
 export interface PlannedRun {
   readonly what: string;
-  /** ms since 1970: when it is wanted, lit, up, and has to be over. */
-  readonly wanted: number;
+  /** ms since 1970: when it is lit, up, and has to be over. */
   readonly light: number;
   readonly up: number;
   readonly stop: number;
-  readonly by: Ends;
   /** m³ that stand in it at the match, and kg that are charged. */
   readonly fill: number;
   readonly charge?: number;
@@ -31,17 +29,11 @@ export interface Runs {
   /** Between the stop of one and the match of the next, s: until nothing is left of the pressure, and what hands do. */
   readonly between: { readonly cooling: number; readonly hands: number };
   readonly runs: readonly PlannedRun[];
-  /** m³ and kg for the day. */
-  readonly water: number;
-  readonly fuel?: number;
   readonly problems: readonly string[];
 }
 
-/** Water left in it and hot water on it: what a further run begins with, K. */
-const hotOnHot = 358.15;
-
 /** Until a boiler that was up has nothing left to let off, s: it cools by itself, by Newton. @param kg of water in it @param air K */
-export function downIn(f: FitOut, plant: Plant, kg: number, air: number): number {
+function downIn(f: FitOut, plant: Plant, kg: number, air: number): number {
   const hot = saturationAtGauge(f.workingPressure as Gauge).T;
   const boil = saturationAtGauge(0 as Gauge).T;
   const perKelvin = (energyWith(plant, kg, hot) - energyWith(plant, kg, boil)) / (hot - boil);
@@ -57,22 +49,20 @@ export function runsOf(
   if (!isTimed(fitOut)) return undefined;
   const engine = { fitOut, plant };
   const first = stopOf(fillingOf({ fill, water: plan.water, air: plan.air }), engine);
-  const hands = procedure.steps.filter((s) => s.cycle).reduce((sum, s) => sum + s.minutes * 60, 0);
-  if ('refused' in first) return { first, between: { cooling: 0, hands }, runs: [], water: fill, problems: [] };
+  const hands = procedure.steps.filter((s) => s.cycle === 'further').reduce((sum, s) => sum + s.minutes * 60, 0);
+  if ('refused' in first) return { first, between: { cooling: 0, hands }, runs: [], problems: [] };
   const more = plan.wants.length > 1;
   const again = more ? stopOf({ fill, charge: null, reserve: usualReserve, water: hotOnHot, air: plan.air }, engine) : undefined;
   const cooling = downIn(fitOut, plant, first.left, plan.air);
-  const run = (of: Stop, what: string, wanted: number, lit: number, filled: number): PlannedRun => ({
+  const run = (of: Stop, what: string, lit: number): PlannedRun => ({
     what,
-    wanted,
     light: lit,
     up: lit + of.up * 1000,
     stop: lit + of.worked.value * 1000,
-    by: of.by,
-    fill: filled,
+    fill,
     ...(of.charge === undefined ? {} : { charge: of.charge })
   });
-  const runs = [run(first, plan.wants[0]!.what, Date.parse(plan.wants[0]!.at), light, fill)];
+  const runs = [run(first, plan.wants[0]!.what, light)];
   const problems: string[] = [];
   if (first.up > first.worked.value)
     problems.push(
@@ -83,7 +73,7 @@ export function runsOf(
       const wanted = Date.parse(want.at);
       const free = runs.at(-1)!.stop + (cooling + hands) * 1000;
       const lit = Math.max(free, wanted - again.up * 1000);
-      const next = run(again, want.what, wanted, lit, fill);
+      const next = run(again, want.what, lit);
       if (next.up > wanted + 30_000)
         problems.push(
           `“${want.what}” cannot be up before {at:${Math.round(next.up)}}: from the end of the run before it takes ${mark(cooling, 'time')} to come down, ${mark(hands, 'time')} of work and ${mark(again.up, 'time')} to come up.`
@@ -95,8 +85,6 @@ export function runsOf(
     ...(again ? { again } : {}),
     between: { cooling, hands },
     runs,
-    water: runs.reduce((sum, r) => sum + r.fill, 0),
-    ...(runs[0]!.charge === undefined ? {} : { fuel: runs.reduce((sum, r) => sum + (r.charge ?? 0), 0) }),
     problems
   };
 }

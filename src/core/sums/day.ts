@@ -1,10 +1,10 @@
 import { count, group, type Infer, quantity } from '../form';
-import { given, line, times, type Worked, workedFrom, type WorkedInput } from '../units';
+import { given, line, plus, times, type Worked, workedFrom, type WorkedInput } from '../units';
 import { dutyField } from './demand';
 import { usualDuty } from './duties';
 import { fillOf, startingSum } from './start';
 import { canBeFed, type Filling, stopOf } from './stop';
-import { usualReserve } from './stop-terms';
+import { hotOnHot, usualReserve } from './stop-terms';
 import { conditions, type Given, usualConditions } from './sum';
 
 /** What a day says that its water, fuel and oil follow from. */
@@ -56,10 +56,20 @@ export const fillingOf = ({ fill, water, air }: Pick<Day, 'fill' | 'water' | 'ai
 export function chargesFor(day: Day, engine: Given): Worked {
   const run = stopOf(fillingOf(day), engine);
   const charge = 'refused' in run ? 0 : (run.charge ?? 0);
+  // A further run begins hot on hot: less of it ends before the water.
+  const hot = day.runs > 1 ? stopOf({ ...fillingOf(day), water: hotOnHot }, engine) : run;
+  const further = 'refused' in hot ? 0 : (hot.charge ?? 0);
   return workedFrom(
     [
       ...('refused' in run || !run.largest ? [] : run.largest.steps),
-      line('for the day', 'mass', times(fillings(day, engine), given('charge of a run', charge, 'mass', 'fit-out')))
+      line(
+        'for the day',
+        'mass',
+        plus(
+          given('charge of the first run', charge, 'mass', 'fit-out'),
+          times(given('further runs', day.runs - 1, 'count', 'given'), given('charge of a further run', further, 'mass', 'fit-out'))
+        )
+      )
     ],
     'estimate',
     'refused' in run ? run.refused : undefined

@@ -52,6 +52,10 @@ export type Stopping = Stop | { readonly refused: string; readonly worked: Worke
 /** What of the water must be left when the fire is out: a third, until the owner says otherwise. */
 export const usualReserve = 1 / 3;
 
+/** Water as it is filled in: hand-warm; and hot on what is hot, as a further run begins; K. */
+export const warmWater = 318.15;
+export const hotOnHot = 358.15;
+
 /** What its own runs have shown of the heat of a fire: how many times what is expected, and how far that may be off. */
 export interface Shown {
   readonly factor: number;
@@ -60,9 +64,9 @@ export interface Shown {
 }
 
 /**
- * How far the heat that reaches the water may be over what is expected, the losses under it, the water that is in under what was measured, and how
- * many times as much water as is usual goes with the steam:
- * class figures, by comparison of class figures with raisings on foreign ground (docs/physics.md).
+ * How far the heat that reaches the water may be over what is expected (or unknown, of a charge that nobody has weighed), the losses under it,
+ * the water that is in under what was measured, and how many times as much water as is usual goes with the steam. Guesses of ours on the safe
+ * side, not fitted to measured runs: an engine’s own runs take the place of the first as soon as there is one.
  */
 export const doubts = { heat: 0.15, unknown: 0.4, loss: 0.3, water: 0.05, wet: 5 } as const;
 

@@ -6,7 +6,7 @@ import { type Gauge, psi } from '../units';
 import { usualDay } from './day';
 import { usualTurns } from './demand';
 import { filledUp } from './heat-up';
-import { dayNeeds, demandOf, dip, fillOf, type Given, startingSum, stopOf, type Used, usualFilling } from '.';
+import { dayNeeds, demandOf, dip, fillOf, type Given, hotOnHot, startingSum, stopOf, type Used, usualFilling } from '.';
 
 const fitOf = (key: string) => patterns.find((p) => p.key === key)!.fitOut;
 const engineOf = (fitOut: FitOut, own = {}): Given => ({ fitOut, plant: plantOf(fitOut, own) });
@@ -180,7 +180,11 @@ describe('what a day needs', () => {
     expect(of('water', 3).value).toBeCloseTo(3 * rail.fitOut.fill!, 9);
     expect(of('water', 3).caution).toContain('A fill for each run');
     expect(of('water', 1).caution).toContain('each further run needs another fill');
-    expect(of('fuel', 3).value).toBeCloseTo(3 * stop.charge!, 9);
+    const hot = stopOf({ ...usualFilling(rail), water: hotOnHot }, rail);
+    if ('refused' in hot) throw new Error(hot.refused);
+    expect(hot.charge!).toBeLessThan(stop.charge!);
+    expect(of('fuel', 1).value).toBeCloseTo(stop.charge!, 9);
+    expect(of('fuel', 3).value).toBeCloseTo(stop.charge! + 2 * hot.charge!, 9);
   });
 
   it('water that is fed is what is filled, boiled away at the rate of running, blown down, and fed at the end', () => {

@@ -154,10 +154,10 @@ const rules: readonly Rule[] = [
     key: 'shock',
     when: (f) => f.fire.with === 'electric',
     title: 'Water at the mains, or a tingle',
-    steps: (f) =>
+    steps: () =>
       steps(
         'Touch nothing of it.',
-        { ...(fireOutStep(f) as object), says: 'Off at the socket, not at the set.' } as DrillStep,
+        { says: 'Off at the socket, not at the set.', made: [{ kind: 'fire', body: { act: 'out' } }] },
         'People back. Let it cool by itself.'
       ),
     then: () => 'Earth, cover and flex are a fault that forbids steaming until somebody who knows has tested them.'

@@ -96,6 +96,14 @@ describe('what is measured in is judged', () => {
     );
   });
 
+  it('a canister weighed while it burns is what is left of it, and no second charge', () => {
+    const weighed = (m: number, kg: number): Made => [m, 'measured', { what: 'canister', mass: kg }];
+    const run = (...made: Made[]) => logOf('Water Rail', [water(0, 220), weighed(0.5, 0.13), lit(1), ...made]).state.runs[0]!.charge;
+    expect(run()).toBeCloseTo(0.012, 9);
+    expect(run(weighed(5, 0.126))).toBeCloseTo(0.012, 9);
+    expect(run([5, 'charge', { mass: 0.002, fuel: 'gas' }])).toBeCloseTo(0.014, 9);
+  });
+
   it('a canister says by its weight what is in it', () => {
     const log = logOf('Water Rail', [water(0, 220), [0.5, 'measured', { what: 'canister', mass: 0.13 }]]);
     expect(log.state.charged!.mass).toBeCloseTo(0.012, 9);

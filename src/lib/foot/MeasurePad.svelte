@@ -3,13 +3,15 @@
   import { printText } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import type { Footplate } from './footplate.svelte';
+  import { warmthIn } from './given';
 
   let { foot, of }: { foot: Footplate; of: 'water' | 'charge' } = $props();
   const units = $derived(unitChoice());
   const { measures, fire } = $derived(foot.fitOut);
   const tool = $derived(measures.syringe !== null ? 'syringe' : measures.measure !== null ? 'measure' : undefined);
   const size = $derived(tool && measures[tool]);
-  const again = $derived(foot.card[0]?.step.cycle === 'further');
+  /** What the step asks for, and what a touch logs: said on the button. */
+  const warm = $derived(warmthIn(foot.fitOut.habits, foot.card[0]?.step.cycle === 'further'));
   const { boiler, charged } = $derived(foot.state);
   const piece = $derived(fire.with === 'spirit' && fire.weight !== null ? fire.weight / (fire.pieces ?? 1) : undefined);
   const word = $derived(fire.with === 'spirit' && fire.pieces !== null ? 'tablet' : 'charge');
@@ -28,8 +30,8 @@
               volume: count * size,
               with: tool,
               count,
-              ...(again ? { warm: 'hot' as const } : foot.fitOut.habits.fill === 'warm' ? { warm: 'warm' as const } : {})
-            })}>{count} {tool}{count === 1 ? '' : 's'}</button
+              ...(warm ? { warm } : {})
+            })}>{count} {tool}{count === 1 ? '' : 's'}{warm ? `, ${warm}` : ''}</button
         >
       {/each}
     {/if}

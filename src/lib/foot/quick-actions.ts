@@ -1,6 +1,7 @@
 import type { FitOut } from '$core/engine';
 import type { Bodies, Kind, State } from '$core/log';
 import { feedsAt, type Valve } from '$core/procedure';
+import { warmthIn } from './given';
 import { printGlass, printText, type UnitChoice } from '$core/units';
 
 /** Something that is logged in one touch. */
@@ -54,7 +55,7 @@ function flameAction(fire: Extract<FitOut['fire'], { with: 'gas' }>, state: Stat
 function measuredActions(f: FitOut, state: State, units: UnitChoice): Action[] {
   const { syringe, measure } = f.measures;
   const [size, tool] = syringe !== null ? [syringe, 'syringe' as const] : [measure, 'measure' as const];
-  const hot = state.runs.length > 0;
+  const warm = warmthIn(f.habits, state.runs.length > 0);
   const { boiler, fire } = state;
   const out: Action[] = [];
   if (size !== null)
@@ -63,14 +64,14 @@ function measuredActions(f: FitOut, state: State, units: UnitChoice): Action[] {
       word: 'Water in',
       more: boiler?.sure ? `${printText(boiler.volume, 'volume', units)} in` : undefined,
       choices: [1, 2, 3, 5].map((count) => ({
-        word: `${count} ${tool}${count === 1 ? '' : 's'}${hot ? ' hot' : ''}, ${printText(count * size, 'volume', units)}`,
+        word: `${count} ${tool}${count === 1 ? '' : 's'}${warm ? ` ${warm}` : ''}, ${printText(count * size, 'volume', units)}`,
         kind: 'water',
         body: {
           act: 'in',
           volume: count * size,
           with: tool,
           count,
-          ...(hot ? { warm: 'hot' as const } : f.habits.fill === 'warm' ? { warm: 'warm' as const } : {})
+          ...(warm ? { warm } : {})
         }
       }))
     });

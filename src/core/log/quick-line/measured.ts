@@ -1,15 +1,10 @@
 import { parseQuantity } from '../../units';
-import type { Warmth } from '../kinds/water';
+import { type Warmth, warmths } from '../kinds/water';
 import type { Reader } from './draft';
 
 const isWord = (w: string | undefined, ...list: string[]) => w !== undefined && list.includes(w);
 const volumes = /^(ml|cc|millilitres?|l|litres?)$/;
 const masses = /^(g|grams?|kg|kilos?)$/;
-const warmths = new Map<string, Warmth>([
-  ['cold', 'cold'],
-  ['warm', 'warm'],
-  ['hot', 'hot']
-]);
 
 /** A number and its unit, written as one word or as two: what it is, SI, and how many words it took. */
 function measureOf(words: readonly string[], unit: RegExp, kind: 'volume' | 'mass'): { value: number; took: number } | undefined {
@@ -26,7 +21,8 @@ function said(words: readonly string[]): { body: { act: 'in' | 'left' | 'out'; w
   let warm: Warmth | undefined;
   let act: 'in' | 'left' | 'out' = 'in';
   for (let w = words[took]; w !== undefined; w = words[++took]) {
-    if (warmths.has(w)) warm = warmths.get(w);
+    const told = warmths.find((x) => x === w);
+    if (told) warm = told;
     else if (isWord(w, 'left')) act = 'left';
     else if (isWord(w, 'out', 'drained')) act = 'out';
     else if (!isWord(w, 'in', 'water', 'of')) break;
