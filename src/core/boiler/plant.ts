@@ -1,4 +1,4 @@
-import { type FitOut, heldAt, inSteamAt } from '../engine';
+import { type FitOut, heldAt, inSteamAt, thermostatOf } from '../engine';
 import { chargeHeat, type Element, type GasBurner, type Grate, jetDraws, startFuel, type Tablets } from '../firing';
 import { saturationAtGauge } from '../steam';
 import { atmosphereAt, type Gauge } from '../units';
@@ -102,13 +102,14 @@ function fireOf(f: FitOut, so: Readonly<Record<string, number>>): Plant['fire'] 
       };
     }
     case 'electric': {
-      // A knob that nobody has told of is set a little under the valve, or the valve blows all day.
-      const held = (fire.thermostat === 'pressure' ? fire.setPressure : null) ?? 0.985 * heldAt(f);
+      const knob = thermostatOf(
+        { fire: fire.thermostat === 'none' ? { ...fire, thermostat: 'pressure' } : fire, altitude: f.altitude },
+        heldAt(f)
+      );
       return {
         with: 'electric',
         power: so.power!,
-        set:
-          (fire.thermostat === 'temperature' ? fire.setTemperature : null) ?? saturationAtGauge(held as Gauge, atmosphereAt(f.altitude)).T,
+        set: knob!.set,
         band: fire.band,
         lag: 15
       };
@@ -152,3 +153,11 @@ export function plantOf(f: FitOut, own: Overrides = {}): Plant {
     sustains: (f.fire.with === 'solid' && f.fire.blower) || 0
   };
 }
+
+const plants = new WeakMap<FitOut, Plant>();
+/** The engine by its class figures alone, made once for each fit-out. */
+export const plantFor = (fitOut: FitOut): Plant => {
+  const made = plants.get(fitOut) ?? plantOf(fitOut);
+  plants.set(fitOut, made);
+  return made;
+};

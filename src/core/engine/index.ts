@@ -6,3 +6,4 @@ export * from './levels';
 export * from './patterns';
 export * from './papers';
 export * from './upcast';
+export * from './thermostat';

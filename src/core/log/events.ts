@@ -130,6 +130,7 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
       ? {}
       : {
           pressure: { value: pressure, at },
+          needle: [...state.needle.slice(-2), { value: pressure, at }],
           ...(state.highest && state.highest.value >= pressure ? {} : { highest: { value: pressure, at } })
         }),
     ...(glass === undefined ? {} : { [glassNumber === 2 ? 'secondGlass' : 'glass']: { value: glass, at, pressure: glassAt ?? null } }),

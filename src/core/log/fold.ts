@@ -10,6 +10,7 @@ const start = (context: Context): State => ({
   phase: context.procedure.steps[0]?.phase ?? 'Look over',
   keeper: context.keeper,
   fire: { rounds: 0, fuel: 0 },
+  needle: [],
   feeds: {},
   fed: 0,
   runs: [],

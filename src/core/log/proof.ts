@@ -90,6 +90,14 @@ const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state:
       ? `The fuel outlasts the water: ${mark(charged.mass, 'mass')} is charged, and with ${mark(water, 'volume')} in no more than ${words} burns out before the water is at its floor. Take some away, or fill more.`
       : undefined;
   },
+  holds: ({ within }, { needle }) => {
+    const [before, pressure] = needle.slice(-2);
+    if (!pressure || !before || Date.parse(pressure.at) - Date.parse(before.at) < 60_000)
+      return 'Log the needle twice, a minute or more apart: what it does between is what is asked.';
+    return before.value - pressure.value > within
+      ? `${mark(before.value, 'pressure')}, then ${mark(pressure.value, 'pressure')}: it falls. Ease it, let it come back, and look again.`
+      : undefined;
+  },
   'at rest': ({ atMost }, { pressure }) =>
     pressure && pressure.value > atMost
       ? `It stands at ${mark(pressure.value, 'pressure')} cold: a gauge that does not begin at nothing reads wrong all the way. Write a fault.`

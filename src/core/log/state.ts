@@ -21,6 +21,8 @@ export interface State {
   readonly began?: string;
   readonly keeper: string;
   readonly pressure?: Read<number>;
+  /** The needle as it was read last, and twice before: what falls is told by three, because one reading may be off. */
+  readonly needle: readonly Read<number>[];
   readonly highest?: Read<number>;
   readonly glass?: Read<Glass> & { readonly pressure: number | null };
   readonly secondGlass?: Read<Glass> & { readonly pressure: number | null };

@@ -1,4 +1,4 @@
-import { type Plant, plantOf, waterAtGlass } from '../boiler';
+import { plantFor, waterAtGlass } from '../boiler';
 import { boilerShape, type FitOut } from '../engine';
 import { coldWater, saturationAtGauge } from '../steam';
 import { doubts, type Ends, fillOf, isTimed, type Shown, startingSum, type Stop, stopOf, type Stopping, usualReserve } from '../sums';
@@ -22,14 +22,6 @@ import type { Log } from './fold';
 import type { Run, State } from './state';
 
 /** THE STOP OF A RUN, by what was really put in: the same sum as on its day sheet. */
-
-const plants = new WeakMap<FitOut, Plant>();
-/** The engine as the sums need it, made once. */
-const plantFor = (fitOut: FitOut): Plant => {
-  const made = plants.get(fitOut) ?? plantOf(fitOut);
-  plants.set(fitOut, made);
-  return made;
-};
 
 /** m³ in it at the match: measured, or by the glass before it, or taken to be its usual fill. */
 function waterOf(fitOut: FitOut, run: Run, { glass }: Pick<State, 'glass'>): { readonly volume: number; readonly taken?: true } {

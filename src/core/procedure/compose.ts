@@ -14,7 +14,7 @@ const told: Record<FitOut['tellTale'], Gate[]> = {
 };
 
 /** Steam is let on by a cock on some: what is said of a regulator is said of that. */
-const byControl = (text: string, { control }: FitOut): string =>
+export const byControl = (text: string, { control }: FitOut): string =>
   control === 'steam cock' ? text.replaceAll('regulator', 'steam cock').replaceAll('Regulator', 'Steam cock') : text;
 
 function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {

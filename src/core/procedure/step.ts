@@ -50,6 +50,8 @@ export type Proof =
   | { readonly kind: 'feeds'; readonly asked: number; readonly of: readonly string[] }
   /** The needle on its pin, Pa at the gauge. */
   | { readonly kind: 'at rest'; readonly atMost: number }
+  /** The needle looked at twice, a minute or more apart, has not fallen by more than two readings may be off, Pa. */
+  | { readonly kind: 'holds'; readonly within: number }
   /** So much water is in, measured, m³: no less, no more; and what must stand over the hottest metal. */
   | { readonly kind: 'water'; readonly fill: number; readonly least: number; readonly most: number; readonly metal: number }
   /** What is charged has been weighed. */

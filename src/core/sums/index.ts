@@ -15,6 +15,7 @@ import { gaugeAgainstThermometer, thermostat, thermostatFor } from './instrument
 import { motionOil, steamOil } from './oil';
 import { pair, stop } from './pair';
 import { accumulation, hydraulic } from './pressure-tests';
+import { sag } from './sag';
 import { enginePump, handStrokes, injectorDelivery, injectorLimit } from './pumps';
 import { dissolved, onceBlownDown, steadyBlowDown, treatment } from './solids';
 import { coldFill, start } from './start';
@@ -32,6 +33,7 @@ export { type Day, fillingOf } from './day';
 export { demandOf } from './demand';
 export { energyWith } from './heat-up';
 export { lastFire } from './last-fire';
+export { sag } from './sag';
 export { duties, type Duty, usualDuty } from './duties';
 export type { Given, Sum, Used } from './sum';
 
@@ -45,7 +47,7 @@ const askedSums: readonly Sum[] = [pair, stop, slug];
 const bench: Readonly<Record<string, readonly Sum[]>> = {
   Feeding: [hotLevel, enginePump, handStrokes, injectorDelivery, injectorLimit, slug, endurance],
   'Valves and tests': [valveDischarge, valveBore, accumulation, hydraulic, gaugeAgainstThermometer],
-  'Fire and fuel': [lastFire, evaporation, fuelForSteam, feedHeat, gasTime, equivalent, pair, stop, thermostat, thermostatFor],
+  'Fire and fuel': [lastFire, evaporation, fuelForSteam, feedHeat, gasTime, equivalent, pair, stop, thermostat, thermostatFor, sag],
   'The engine at work': [power, meanPressureSum, steamUsed, condensate, turnsFromTaps],
   'On the track': [tractiveEffort, adhesion, load, drawbar, scaleSpeed],
   Water: [dissolved, steadyBlowDown, onceBlownDown, treatment]

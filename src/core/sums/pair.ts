@@ -1,7 +1,7 @@
 import { type Infer } from '../form';
 import { Refusal } from '../units';
 import { fillOf, startingSum } from './start';
-import { needsPair, stopInputs, stopOf } from './stop';
+import { isTimed, needsPair, stopInputs, stopOf } from './stop';
 import { usualReserve } from './stop-terms';
 import { type Given, sum, usualConditions } from './sum';
 
@@ -31,7 +31,7 @@ export const stop = sum({
   key: 'stop',
   name: 'When a run has to be over',
   asks: 'How long may it run on what is in?',
-  when: ({ fitOut }) => needsPair(fitOut),
+  when: ({ fitOut }) => isTimed(fitOut),
   inputs: stopInputs,
   usual: usualFilling,
   work: (asked, given) => {

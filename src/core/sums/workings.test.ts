@@ -96,7 +96,11 @@ const models: Record<string, (told: Record<string, number>, engine: Given, kind:
   },
   'all the room inside, from the dimensions of the boiler': (_, { fitOut }) => boilerShape(fitOut.boiler).total,
   'boiling temperature at that pressure over the atmosphere (IAPWS-IF97)': (x) =>
-    boilingAt(x['working pressure']! + x['atmosphere, by the altitude']!),
+    boilingAt(Object.values(x)[0]! + x['atmosphere, by the altitude']!),
+  'what they held before, less what they hold after': (x, { plant }) => {
+    const table = energyTable(plant.vessel, x['water in the boiler']!);
+    return energyAt(table, x['boiling before']!) - energyAt(table, x['boiling after']!);
+  },
   'boiling temperature at that pressure (IAPWS-IF97)': (x) => saturationAtGauge(x['pressure before'] as Gauge).T,
   'what that water and the metal hold at working pressure, less what they hold cold': (x, { plant }) => {
     const table = energyTable(plant.vessel, x['water filled in']!);
@@ -180,6 +184,7 @@ const nearly: Record<string, number> = {
   'what that water and the metal hold at working pressure, less what they hold cold': 1e-3,
   'temperature at which water, slug and metal share the energy they had': 1e-3,
   'what they would hold at the temperature before, less what they have': 1e-6,
+  'what they held before, less what they hold after': 2e-2,
   'pressure of steam at that temperature (IAPWS-IF97)': 2e-3
 };
 

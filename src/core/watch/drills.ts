@@ -1,6 +1,6 @@
 import type { FitOut } from '../engine';
 import type { Bodies, Kind } from '../log';
-import { feedsAt } from '../procedure';
+import { byControl, feedsAt } from '../procedure';
 
 /** What each answer says: water is seen and low; it was fed and does not rise; no water is seen. */
 export type LowWaterAnswer = 'seen' | 'does not rise' | 'not seen';
@@ -36,7 +36,7 @@ export interface Drill {
 
 /** What takes the fire away, in one touch that is logged. */
 export const fireOutStep = (f: FitOut): DrillStep => ({ says: fireOut[f.fire.with], made: [{ kind: 'fire', body: { act: 'out' } }] });
-const fireOut: Record<FitOut['fire']['with'], string> = {
+export const fireOut: Record<FitOut['fire']['with'], string> = {
   solid: 'Drop the fire, or smother it with sand or ash.',
   gas: 'Gas off at the canister.',
   spirit: 'Burner out from under, flame out.',
@@ -44,7 +44,7 @@ const fireOut: Record<FitOut['fire']['with'], string> = {
 };
 
 /** What makes the fire give less, where it can be made to. */
-const less = (f: FitOut): string | undefined =>
+export const less = (f: FitOut): string | undefined =>
   f.fire.with === 'solid'
     ? `Stop firing. ${f.fire.damper ? 'Damper shut, blower' : 'Blower'} off.`
     : f.fire.with === 'gas'
@@ -230,4 +230,9 @@ const rules: readonly Rule[] = [
 export const drillsOf = (f: FitOut): readonly Drill[] =>
   rules
     .filter(({ when }) => when?.(f) ?? true)
-    .map(({ key, title, steps, then }) => ({ key, title, steps: steps(f), ...(then ? { then: then(f) } : {}) }));
+    .map(({ key, title, steps, then }) => ({
+      key,
+      title,
+      steps: steps(f).map((s) => (typeof s === 'string' ? byControl(s, f) : { ...s, says: byControl(s.says, f) })),
+      ...(then ? { then: then(f) } : {})
+    }));

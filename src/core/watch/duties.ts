@@ -58,20 +58,23 @@ const fireLook: Record<FitOut['size'], number> = { tabletop: 6 * minute, small: 
 const tankLeft = 0.25;
 const lubricators: ReadonlySet<string> = new Set(['displacement', 'mechanical', 'sight feed']);
 
+/** Where steam works and no lubricator feeds: it is stopped for. */
+const inSteamByHand = ({ kind, oil }: FitOut['lubrication'][number]) => oil === 'steam' && (kind === 'hand' || kind === 'cup');
+
 /** What is oiled at one interval, as one duty. */
 function oiling({ lubrication }: FitOut): Rule[] {
   const by = new Map<string, FitOut['lubrication'][number][]>();
   for (const p of lubrication) {
-    const key = `${lubricators.has(p.kind) ? 'lubricator' : 'oil'} ${p.every}`;
+    const key = `${lubricators.has(p.kind) ? 'lubricator' : inSteamByHand(p) ? 'oil stop' : 'oil'} ${p.every}`;
     by.set(key, [...(by.get(key) ?? []), p]);
   }
   return [...by].map(([key, points]): Rule => {
     const names = points.map((p) => p.point);
-    const lubricator = key.startsWith('lubricator');
+    const [lubricator, stop] = [key.startsWith('lubricator'), key.startsWith('oil stop')];
     return {
       key,
-      what: lubricator ? `Lubricator: ${names.join(', ').toLowerCase()}` : `Oil: ${names.join(', ').toLowerCase()}`,
-      how: `${lubricator && points.some((p) => p.kind === 'displacement') ? 'Drain it first, then fill. ' : ''}Every ${mark(points[0]!.every, 'time')} of running.`,
+      what: `${lubricator ? 'Lubricator' : stop ? 'Oil stop' : 'Oil'}: ${names.join(', ').toLowerCase()}`,
+      how: `${stop ? 'Steam off, at rest: nothing brings oil there with the steam. ' : ''}${lubricator && points.some((p) => p.kind === 'displacement') ? 'Drain it first, then fill. ' : ''}Every ${mark(points[0]!.every, 'time')} of running.`,
       every: points[0]!.every * 1000,
       running: true,
       kept: (e) => e.is === 'oil' && (names.includes(e.what) || (!lubricator && e.what === 'oil round')),

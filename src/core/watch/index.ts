@@ -6,4 +6,5 @@ export * from './warnings';
 export * from './card';
 export * from './duties';
 export * from './countdown';
+export { sagging } from './sags';
 export type { Warning } from './rule';

@@ -1,8 +1,10 @@
 import type { FitOut } from '../engine';
 import { feedsProven, type State } from '../log';
-import { feedsAt } from '../procedure';
+import { byControl, feedsAt } from '../procedure';
+import { fireOut, less } from './drills';
 import { feedNow } from './feeds';
 import type { Rule, Warning } from './rule';
+import { sags } from './sags';
 import { flames, timed } from './timed';
 import { isLevel, mark, printGlass, psi } from '../units';
 
@@ -34,13 +36,13 @@ export function nextGlance(fitOut: FitOut, state: State): number | undefined {
 const rules: readonly Rule[] = [
   ...timed.slice(0, 2),
   ...flames.slice(0, 1),
-  (_, state) =>
+  (f, state) =>
     state.glass && !isLevel(state.glass.value) && state.glass.value !== 'top nut' && attended(state)
       ? {
           key: 'no water',
           rank: 'act now',
           what: state.glass.value === 'not seen' ? 'No water seen in the glass' : 'Water in the bottom nut: level unknown and low',
-          first: 'Low-water drill. Do not feed.',
+          first: `Low-water drill. ${feedsAt(f).length ? 'Do not feed.' : fireOut[f.fire.with]}`,
           since: state.glass.at
         }
       : undefined,
@@ -66,7 +68,7 @@ const rules: readonly Rule[] = [
           key: 'over pressure',
           rank: 'act now',
           what: `Pressure more than a tenth over ${mark(f.workingPressure, 'pressure')}`,
-          first: `Stop firing, damper shut, blower off, people back.${state.glass && isLevel(state.glass.value) ? ' Feed: the glass shows water.' : ''}`,
+          first: `${less(f) ?? fireOut[f.fire.with]} People back.${feedsAt(f).length && state.glass && isLevel(state.glass.value) ? ' Feed: the glass shows water.' : ''}`,
           since: state.pressure.at
         }
       : undefined,
@@ -118,7 +120,14 @@ const rules: readonly Rule[] = [
           key: 'high',
           rank: 'look',
           what: `Glass over ${printGlass(f.levels.ceiling)}: water may go over with the steam`,
-          first: 'Stop feeding. Regulator gently, drains open.',
+          first: [
+            feedsAt(f).length > 0 && 'Stop feeding.',
+            f.control === 'none'
+              ? 'Hold it back until it has cleared itself.'
+              : `Regulator gently${f.cylinders.drains === 'none' ? '' : ', drains open'}.`
+          ]
+            .filter(Boolean)
+            .join(' '),
           since: state.glass.at
         }
       : undefined,
@@ -133,7 +142,7 @@ const rules: readonly Rule[] = [
           key: 'no lift',
           rank: 'look',
           what: `Over ${mark(set, 'pressure')} and no safety valve seen to lift`,
-          first: 'Fire down, blower off. Log the lift if you saw it; if not, raise a fault.',
+          first: `${less(f) ?? fireOut[f.fire.with]} Log the lift if you saw it; if not, raise a fault.`,
           since: state.pressure.at
         }
       : undefined;
@@ -176,10 +185,16 @@ const rules: readonly Rule[] = [
         }
       : undefined;
   },
+  sags,
   ...timed.slice(2),
   ...flames.slice(1)
 ];
 
 /** What is the matter, worst first. */
 export const warnings = (fitOut: FitOut, state: State, now: number): Warning[] =>
-  state.endedAt ? [] : rules.map((rule) => rule(fitOut, state, now)).filter((w) => w !== undefined);
+  state.endedAt
+    ? []
+    : rules
+        .map((rule) => rule(fitOut, state, now))
+        .filter((w) => w !== undefined)
+        .map((w) => ({ ...w, what: byControl(w.what, fitOut), first: byControl(w.first, fitOut) }));

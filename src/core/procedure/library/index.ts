@@ -9,7 +9,7 @@ import { run } from './run';
 import { shutDown } from './shut-down';
 
 /** Stored with every steaming. Raise it whenever a step's meaning changes. */
-export const libraryVersion = '2026.14';
+export const libraryVersion = '2026.15';
 
 /** Every step Joram knows, by phase and in the order in which the work is done. */
 export const library: readonly { readonly phase: Phase; readonly rules: readonly StepRule[] }[] = [

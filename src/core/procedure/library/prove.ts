@@ -1,4 +1,5 @@
 import type { FitOut } from '../../engine';
+import { psi } from '../../units';
 import type { StepRule } from '../step';
 import {
   both,
@@ -204,8 +205,21 @@ export const prove: readonly StepRule[] = [
     minutes: 6
   },
   {
+    key: 'line-through',
+    when: (f) => electric(f) && !drains(f),
+    what: 'Steam line blown through into a can',
+    how: (f) =>
+      `Where the line uncouples: its union off at the engine, the end in a can held in a cloth, ${f.control === 'none' ? 'until' : 'steam on a crack until'} no more water comes, then steam off and coupled again. Where it does not: through the engine, and slower.`,
+    why: 'The first steam is all water in a cold line, and this engine has no drains to be rid of it.',
+    caution: 'The can gets hot at once: cloth, and nobody opposite its mouth.',
+    needs: ['whistle'],
+    gates: (f) => (f.gauge ? wp(f, 0.6) : []),
+    minutes: 2
+  },
+  {
     key: 'warm-gently',
     when: not(drains),
+    needs: ['line-through'],
     what: 'Warm through with no drains',
     how: (f) =>
       `A breath of steam, ${turning(f) ? 'turn it by hand' : 'push it a turn of its wheels'}, stop, wait. Again, until what comes out is dry.`,
@@ -254,8 +268,14 @@ export const prove: readonly StepRule[] = [
     key: 'electric-proof',
     when: electric,
     what: 'Pressure holds with the element on',
-    how: 'Watch it for two minutes.',
-    why: 'A small element cannot make more steam than its watts.',
+    how: (f) =>
+      f.gauge
+        ? 'Let it turn over, and log the needle twice, a minute or more apart: it must not fall.'
+        : 'Let it turn over for two minutes: it must not slow.',
+    why: 'An element makes no more steam than its watts. What is asked beyond that comes out of what is stored, and the needle sinks.',
+    evidence: 'pressure reading',
+    proof: (f) => (f.gauge ? { kind: 'holds', within: psi(2) } : undefined),
+    needs: ['warm-through', 'warm-gently'],
     minutes: 2
   },
   {

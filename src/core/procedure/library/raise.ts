@@ -1,3 +1,4 @@
+import { heldAt, thermostatOf } from '../../engine';
 import { printGlass, psi } from '../../units';
 import type { StepRule } from '../step';
 import {
@@ -10,7 +11,6 @@ import {
   changeover,
   damper,
   drains,
-  electric,
   fan,
   fed,
   fuelOf,
@@ -241,9 +241,14 @@ export const raise: readonly StepRule[] = [
   {
     key: 'thermostat',
     shown: 'seen',
-    when: electric,
+    when: (f) => f.fire.with === 'electric' && f.fire.thermostat !== 'none',
     what: 'Thermostat seen to cycle',
-    how: 'The light goes out, the pressure holds, the light comes back.',
+    how: (f) => {
+      const range = f.gauge ? thermostatOf(f, heldAt(f)) : undefined;
+      return range
+        ? `The light goes out near ${p(range.letsGo)}, and comes back near ${p(range.takesHold)}: that is its knob and its band, at this height over the sea.${range.letsGo > Math.min(...f.safetyValves.map((v) => v.set)) ? ' The valve lifts before that: turn the knob down.' : ''}`
+        : 'The light goes out, the pressure holds, the light comes back.';
+    },
     why: 'One that does not let go is stopped at the socket.',
     sees: 'thermostat cycling',
     gates: (f) => wp(f, 0.8),
