@@ -1,5 +1,6 @@
-import { type FitOut, fitOutOf } from '$core/engine';
-import { checkFitOut } from '$core/engine/check';
+import { type FitOut, fitOutOf, voidedBy } from '$core/engine';
+import { carries } from '$core/procedure';
+import { checkEngine } from '$core/sums/check';
 import type { Problem } from '$core/form';
 import { Refusal } from '$core/units';
 import Joi from 'joi';
@@ -64,7 +65,7 @@ export async function saveEngine(
   document: unknown,
   changed?: { id: string; from: number }
 ): Promise<{ id: string; version: number } | undefined> {
-  const checked = checkFitOut(document);
+  const checked = checkEngine(document);
   if ('problems' in checked) return refuseAll(checked.problems);
   const { fitOut } = checked;
   const { club } = member;
@@ -87,6 +88,10 @@ export async function saveEngine(
       values (${club}, ${row.id}, ${row.version}, ${json(tx, fitOut)}, ${member.name})`;
     const changes = was ? differences(fitOutOf(was.fitOut), fitOut) : ['added'];
     if (changes.length) await tell(tx, club, member, 'fit-out changed', { engine: fitOut.name, what: changes.join('; ') });
+    const voided = was ? voidedBy(fitOutOf(was.fitOut), fitOut) : [];
+    if (voided.length)
+      await tx`insert into fault (club_id, fault_id, engine_id, text, forbids, raised_at, raised_by, raised_by_id)
+        values (${club}, ${newId()}, ${row.id}, ${`Another burner. Void until it is done again: ${voided.join('; ')}.`}, ${carries(fitOut) ? 'passengers' : 'nothing'}, now(), ${member.name}, ${member.id})`;
     return row;
   }).catch((error: { code?: string }) => {
     if (error.code === '23505')

@@ -139,6 +139,23 @@ describe.skipIf(!url)('the API', () => {
     expect((await owner.get(`/api/engines/${engine}`)).body).toEqual(before.body);
   });
 
+  it('another burner takes away what was shown with the one before: an open fault heads its next list; a run longer than its water is not saved', async () => {
+    const rail = { ...patterns.find((p) => p.fitOut.name === 'Water Rail')!.fitOut, name: 'Reed Bunting' };
+    const { id } = (await owner.post('/api/engines', rail)).body as { id: string };
+    const long = await owner.put(`/api/engines/${id}`, { ...rail, runLimit: 3600 }, 1);
+    expect([long.status, long.body]).toMatchObject([
+      400,
+      { field: 'runLimit', sentence: expect.stringContaining('longer than its water') }
+    ]);
+    expect((await owner.put(`/api/engines/${id}`, { ...rail, scale: '45 mm, narrow' }, 1)).status).toBe(200);
+    expect((await owner.get(`/engines/${id}`)).body).not.toContain('Another burner');
+    const jets = rail.fire.with === 'gas' ? rail.fire.burners.map((b) => ({ ...b, jet: 0.0003 })) : [];
+    expect((await owner.put(`/api/engines/${id}`, { ...rail, fire: { ...rail.fire, burners: jets } }, 2)).status).toBe(200);
+    expect((await owner.get(`/engines/${id}`)).body).toContain(
+      'Another burner. Void until it is done again: the leak test of every gas joint'
+    );
+  });
+
   it('sends the headers that keep a page to itself, and refuses a request from another site', async () => {
     const page = await fetch(`${url}/sign-in`);
     expect(page.headers.get('content-security-policy')).toMatch(/default-src 'self'.*script-src 'self'/);

@@ -7,3 +7,4 @@ export * from './patterns';
 export * from './papers';
 export * from './upcast';
 export * from './thermostat';
+export * from './burner';

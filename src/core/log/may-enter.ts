@@ -1,3 +1,4 @@
+import { needsPair } from '../sums';
 import { mark, psi } from '../units';
 import type { Entry } from './entry';
 import type { Log } from './fold';
@@ -67,6 +68,16 @@ const stillHot = ({ pressure }: Log['state']): string[] =>
 /** Why an engine may not be left by a signature now. */
 const mayNotLeave = (state: Log['state']): string[] => [...forbidden('leave', state), ...stillHot(state)];
 
+/** Where nothing feeds, a fire that burns was matched with its water: no fuel goes to it alone. That it did is logged, and warned of. */
+function secondCharge({ mass, already }: Bodies['charge'], { state, context }: Pick<Log, 'state' | 'context'>): NotEntered | undefined {
+  const run = state.runs.at(-1);
+  if (already || !needsPair(context.fitOut) || !run || run.outAt || run.charge === undefined) return undefined;
+  return {
+    field: 'body.mass',
+    sentence: `A second charge without water: ${mark(run.charge, 'mass')} burns, and nothing has gone in since the match, so ${mark(mass, 'mass')} more would burn past the floor. Fire out, down to nothing, measured, filled hot: then it is charged. If it is on already, say so: “already”.`
+  };
+}
+
 /** What the log must bear out before it is said: that a step is done, that the engine can be left. */
 function notBorneOut(entry: Entry, { state, context }: Log): NotEntered | undefined {
   if (entry.kind === 'tick') {
@@ -78,6 +89,8 @@ function notBorneOut(entry: Entry, { state, context }: Log): NotEntered | undefi
     const sentence = lightRefused(state, context.procedure, Date.parse(entry.at));
     return sentence === undefined ? undefined : { field: 'body.act', sentence: `${sentence} If it is lit already, say so: “already lit”.` };
   }
+  const charged = entry.kind === 'charge' ? secondCharge(entry.body, { state, context }) : undefined;
+  if (charged) return charged;
   const left = entry.kind === 'sign' && entry.body.as === 'keeper' ? mayNotLeave(state) : [];
   return left.length ? { field: 'kind', sentence: left.join(' ') } : undefined;
 }

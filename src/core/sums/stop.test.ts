@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { runOf } from '../../../tests/unfed';
 import { plantOf } from '../boiler';
 import { boilerShape, type FitOut, patterns } from '../engine';
+import { checkEngine } from './check';
 import { doubts, type Given, isTimed, needsPair, type Shown, type Stop, stopOf, usualFilling } from '.';
 
 const engineOf = (fitOut: FitOut): Given => ({ fitOut, plant: plantOf(fitOut) });
@@ -76,6 +77,19 @@ describe('when a run has to be over', () => {
     expect(refused(changed(lantern, { fire: { ...lantern.fitOut.fire, power: 60 } as FitOut['fire'] }))).toContain('weaker than');
     const unfed = changed(hen, { feeds: hen.fitOut.feeds.map((f) => ({ ...f, plumbed: false })) });
     expect(refused(unfed, { fill: 0.02 })).toContain('no feed that works under pressure');
+  });
+
+  it('a longest run is no longer than its water surely lasts: it is not saved so', () => {
+    const { lasts } = stops(tin);
+    const saved = (runLimit: number) => checkEngine({ ...tin.fitOut, runLimit });
+    expect(saved(Math.floor(lasts))).toHaveProperty('fitOut');
+    expect(saved(Math.ceil(lasts + 1))).toMatchObject({
+      problems: [
+        { path: 'runLimit', sentence: expect.stringMatching(/^A longest run of 17.min is longer than its water surely lasts: on 110.ml that is 16.min/) }
+      ]
+    });
+    for (const { fitOut } of patterns) expect(checkEngine(fitOut), fitOut.name).toHaveProperty('fitOut');
+    expect(checkEngine({ ...tin.fitOut, name: '' })).toHaveProperty('problems');
   });
 
   it('counts whole tablets', () => {

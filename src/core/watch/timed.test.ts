@@ -98,6 +98,25 @@ describe('what is measured in is judged', () => {
     );
   });
 
+  it('a second charge without water is refused; that it is on already is taken, and warned of', () => {
+    const burning = logOf('Tin Heron', [water(0, 110), charge(0.5, 14), lit(1)]);
+    const put = (body: object, log = burning) =>
+      mayNotEnter(
+        { id: 'x', kind: 'charge', body, at: new Date(at(5)).toISOString(), by: 'Jory', source: 'person' } as Entry,
+        log,
+        { name: 'Jory', may: () => true },
+        at(5)
+      );
+    expect(put({ mass: 0.014 })).toMatchObject({ field: 'body.mass', sentence: expect.stringMatching(/^A second charge without water: /) });
+    expect(put({ mass: 0.014, already: true })).toBeUndefined();
+    // The first that is told of a fire that burns is no second; and of one that is out, or can be fed, nothing is asked.
+    expect(put({ mass: 0.014 }, logOf('Tin Heron', [water(0, 110), lit(1)]))).toBeUndefined();
+    expect(put({ mass: 0.014 }, logOf('Tin Heron', [water(0, 110), charge(0.5, 14), lit(1), out(4)]))).toBeUndefined();
+    expect(keys(logOf('Tin Heron', [water(0, 110), charge(0.5, 14), lit(1), [5, 'charge', { mass: 0.05, already: true }]]), 6)).toContain(
+      'fuel outlasts'
+    );
+  });
+
   it('a canister weighed while it burns is what is left of it, and no second charge', () => {
     const weighed = (m: number, kg: number): Made => [m, 'measured', { what: 'canister', mass: kg }];
     const run = (...made: Made[]) => logOf('Water Rail', [water(0, 220), weighed(0.5, 0.13), lit(1), ...made]).state.runs[0]!.charge;
@@ -251,6 +270,8 @@ describe('said in one line', () => {
     ['Tin Heron', '110 ml', [{ water: { act: 'in', volume: ml(110) } }]],
     ['Tin Heron', '3 syringes hot', [{ water: { act: 'in', warm: 'hot', volume: 0.06 / 1000, with: 'syringe', count: 3 } }]],
     ['Tin Heron', '62 ml left', [{ water: { act: 'left', volume: ml(62) } }]],
+    ['Tin Heron', '2 tablets already', [{ charge: { mass: 0.014, pieces: 2, fuel: 'tablets', already: true } }]],
+    ['Tin Heron', '7 g already', [{ charge: { mass: 0.007, fuel: 'tablets', already: true } }]],
     ['Tin Heron', '2 tablets', [{ charge: { mass: 0.014, pieces: 2, fuel: 'tablets' } }]],
     ['Tin Heron', 'flame out', [{ fire: { act: 'out' } }]],
     ['Water Rail', 'canister 130 g', [{ measured: { what: 'canister', mass: 0.13 } }]],

@@ -4,6 +4,7 @@
   import { plantOf } from '$core/boiler';
   import { engineFigures } from '$core/sums';
   import { checkFitOut } from '$core/engine/check';
+  import { checkEngine } from '$core/sums/check';
   import { merge, type Problem } from '$core/form';
   import { unitChoice } from '../sheet/unit-choice';
   import BoilerSection from '../draw/BoilerSection.svelte';
@@ -50,7 +51,7 @@
     { name: 'Lubrication', keys: ['lubrication'] },
     { name: 'Habits', keys: ['habits'] }
   ];
-  const checked = $derived(checkFitOut($state.snapshot(document)));
+  const checked = $derived(checkEngine($state.snapshot(document)));
   const found = $derived([...('problems' in checked ? checked.problems : []), ...refused]);
   const problems = $derived(new Map(found.map((p) => [p.path, p.sentence])));
   const of = (keys: readonly string[]) => found.filter((p) => keys.includes(p.path.split('.')[0]!)).length;

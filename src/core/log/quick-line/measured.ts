@@ -50,12 +50,17 @@ export const measuredIn: readonly Reader[] = [
     draft.others.push({ kind: 'water', body: { ...body, volume: Number(n) * size, with: of, count: Number(n) } });
     return 2 + took;
   },
-  ([n = '', w], draft, { fitOut: { fire } }) => {
+  (words, draft, { fitOut: { fire } }) => {
+    const [n = '', w] = words;
     if (fire.with !== 'spirit' || fire.fuel !== 'tablets' || !isWord(w, 'tablet', 'tablets') || !/^\d{1,2}$/.test(n) || Number(n) < 1)
       return 0;
     if (fire.weight === null || fire.pieces === null) return 0;
-    draft.others.push({ kind: 'charge', body: { mass: (Number(n) * fire.weight) / fire.pieces, pieces: Number(n), fuel: 'tablets' } });
-    return 2;
+    const already = words[2] === 'already';
+    draft.others.push({
+      kind: 'charge',
+      body: { mass: (Number(n) * fire.weight) / fire.pieces, pieces: Number(n), fuel: 'tablets', ...(already ? { already } : {}) }
+    });
+    return already ? 3 : 2;
   },
   // `14 g` of spirit, gel or tablets; `charge 14 g`.
   (words, draft, { fitOut: { fire } }) => {
@@ -66,8 +71,9 @@ export const measuredIn: readonly Reader[] = [
     // A canister is weighed whole, and says so.
     if (!mass || (i === 0 && fire.with === 'gas')) return 0;
     const more = isWord(words[i + mass.took], fuel) ? 1 : 0;
-    draft.others.push({ kind: 'charge', body: { mass: mass.value, fuel } });
-    return i + mass.took + more;
+    const already = words[i + mass.took + more] === 'already';
+    draft.others.push({ kind: 'charge', body: { mass: mass.value, fuel, ...(already ? { already } : {}) } });
+    return i + mass.took + more + (already ? 1 : 0);
   },
   (words, draft, { state }) => {
     if (!isWord(words[0], 'canister')) return 0;
