@@ -21,7 +21,7 @@ import { compose, sensesOf, type Step } from '../src/core/procedure';
 import { begunWith, withFill } from '../src/core/plan';
 import { isTimed, startingSum } from '../src/core/sums';
 import { psi } from '../src/core/units';
-import { countdownOf, due, glance, inSteam } from '../src/core/watch';
+import { attended, countdownOf, due, glance, inSteam } from '../src/core/watch';
 import { measured } from './measured';
 import { trueBoiler } from './true-boiler';
 
@@ -151,12 +151,12 @@ export function tell(fitOut: FitOut, day: Day): Log {
       }
       const { fire, phase } = log.state;
       if (!fire.litAt || fire.outAt) {
-        // Cooling: a look every ten minutes or so, until there is nothing to see.
+        // Cooling: it has its keeper until the pressure is gone, who then looks every ten minutes or so, until there is nothing to see.
         if (fire.outAt && now >= nextLook && (phase === 'Shut down' || timed)) {
-          if (fitOut.gauge) write('reading', { pressure: needle() });
-          nextLook = now + luck.between(9, 16) * minute * (timed ? 0.4 : 1);
+          look();
+          nextLook = now + (attended(log.state) ? 0.8 * glance[fitOut.size] : luck.between(9, 16) * minute * (timed ? 0.4 : 1));
         }
-        now = Math.min(to, now + 2 * minute);
+        now = Math.min(to, now + minute);
         continue;
       }
       if (now >= nextLook) {

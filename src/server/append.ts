@@ -56,9 +56,10 @@ function storeSoon(club: string, steamingId: string, rows: readonly Stored[]): P
 }
 
 const isLight = (e: Sent) => e.kind === 'fire' && (e.body as { act?: unknown }).act === 'light';
-/** What is asked about before it goes in: a step's evidence, a match, who keeps it, a signature, a strike; the rest of what a person says is taken. */
-const judged: ReadonlySet<string> = new Set(['tick', 'sign', 'override', 'handover', 'taken', 'cleared']);
-const isJudged = (e: Sent) => judged.has(e.kind) || isLight(e) || e.strikes !== undefined;
+/** What is asked about before it goes in: a step's evidence, a match, fuel for a fire that burns, what is said to be closed, who keeps it, a signature, a strike; the rest of what a person says is taken. */
+const judged: ReadonlySet<string> = new Set(['tick', 'sign', 'override', 'handover', 'taken', 'cleared', 'charge', 'measured']);
+const isTight = (e: Sent) => e.kind === 'thing' && (e.body as { open?: unknown }).open === false;
+const isJudged = (e: Sent) => judged.has(e.kind) || isLight(e) || isTight(e) || e.strikes !== undefined;
 /** What means something outside the log. */
 const isTold = (e: Sent) => e.kind === 'fault';
 

@@ -1,41 +1,11 @@
-import { expect, test, type Page } from '@playwright/test';
-import { patterns } from '../../src/core/engine';
-import { comeInAs, openFoot, openNow, ownClock, visit } from './people';
+import { expect, test } from '@playwright/test';
+import { begun, done, logged, now, say, until } from './foot';
+import { comeInAs, openFoot, ownClock } from './people';
 
 /** Engines without a gauge, a glass or a feed, worked by hand: measured water, one stop time, several runs a day. */
 
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true };
-const now = (page: Page) => page.locator('article.now');
-const heading = (page: Page) => page.locator('article h2').first().innerText();
-const say = async (page: Page, words: string) => {
-  const line = page.locator('#quick-line');
-  const shut = !(await line.isVisible());
-  const button = page.getByRole('button', { name: 'Say', exact: true });
-  if (shut) await button.click();
-  await line.fill(words);
-  await page.keyboard.press('Enter');
-  if (shut) await button.click();
-};
-const done = (page: Page) => now(page).locator('button.done.go').click();
-const logged = async (page: Page, words: string | RegExp) => {
-  await openFoot(page);
-  await expect(page.locator('.entries')).toContainText(words);
-  await openNow(page);
-};
-
 test.describe.configure({ mode: 'serial', timeout: 70_000 });
-
-/** Goes on until NOW says so. */
-async function until(page: Page, what: RegExp, does: (heading: string) => Promise<void> = () => done(page)) {
-  for (let i = 0; i < 40; i++) {
-    const is = await heading(page);
-    if (what.test(is)) return;
-    const card = await page.locator('article').first().innerText();
-    await does(is);
-    await expect.poll(() => page.locator('article').first().innerText(), { timeout: 5000 }).not.toBe(card);
-  }
-  throw new Error(`it never came to ${what}`);
-}
 
 for (const [name, options] of [
   ['desk', { viewport: { width: 1280, height: 800 } }],
@@ -46,11 +16,7 @@ for (const [name, options] of [
     const page = await context.newPage();
     await ownClock(page, Date.now() - 6 * 3600_000);
     await comeInAs(page, 'idony');
-    // One of its own: no other test stands at it.
-    const { fitOut } = patterns.find((p) => p.fitOut.name === 'Tin Heron')!;
-    const engine = await (await page.request.post('/api/engines', { data: { ...fitOut, name: `Tin Egret, ${name}` } })).json();
-    const { id } = await (await page.request.post(`/api/engines/${engine.id}/steamings`, { data: { reason: 'a test of hands' } })).json();
-    await visit(page, `/footplate/${id}`);
+    await begun(page, 'Tin Heron', `Tin Egret, ${name}`);
     await until(page, /^Fill with 110/, async (is) => {
       if (!/^Papers/.test(is)) return done(page);
       await now(page).getByRole('button', { name: 'Skip' }).click();
@@ -179,10 +145,7 @@ test('Old Scoop: its second burner lost, all off, a pause that is counted and ca
   const page = await context.newPage();
   await ownClock(page, Date.now() - 3 * 3600_000);
   await comeInAs(page, 'idony');
-  const { fitOut } = patterns.find((p) => p.fitOut.name === 'Old Scoop')!;
-  const engine = await (await page.request.post('/api/engines', { data: { ...fitOut, name: 'Young Scoop' } })).json();
-  const { id } = await (await page.request.post(`/api/engines/${engine.id}/steamings`, { data: { reason: 'a test of hands' } })).json();
-  await visit(page, `/footplate/${id}`);
+  await begun(page, 'Old Scoop', 'Young Scoop');
   await say(page, '1/2 already lit');
   await expect(page.locator('.entries')).toContainText(/lit already/);
   const flame = async (word: string | RegExp) => {

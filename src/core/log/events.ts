@@ -2,6 +2,7 @@ import { type Observation, type Setting, type Step, type ThingKey, thingValves, 
 import type { Charge, DutyBody, Fault, Feed, Fire, Flame, Lift, Oil, Reading, Water } from './kinds/bodies';
 import { coldWater } from '../steam';
 import { hotOnHot, warmWater } from '../sums';
+import { everyJoint } from './joints';
 import type { State } from './state';
 
 /**
@@ -15,7 +16,7 @@ export type Happening =
   | { readonly is: 'proven'; readonly feed: string }
   | { readonly is: 'valve'; readonly valve: Valve; readonly open: number }
   | { readonly is: 'seen'; readonly seen: Observation }
-  | { readonly is: 'thing'; readonly thing: ThingKey; readonly open: boolean }
+  | { readonly is: 'thing'; readonly thing: ThingKey; readonly open: boolean; readonly which?: string }
   | ({ readonly is: 'lift' } & Lift)
   | ({ readonly is: 'oil' } & Oil)
   | ({ readonly is: 'fault' } & Fault)
@@ -43,9 +44,12 @@ export const valveSet = (valve: Valve, open: number): Happening[] => {
   const thing = valveThings[valve];
   return [{ is: 'valve', valve, open }, ...(thing ? [{ is: 'thing', thing, open: open > 0 } as const] : [])];
 };
-export const thingSet = (thing: ThingKey, open: boolean): Happening[] => {
+export const thingSet = (thing: ThingKey, open: boolean, which?: string): Happening[] => {
   const valve = thingValves[thing];
-  return [{ is: 'thing', thing, open }, ...(valve ? [{ is: 'valve', valve, open: open ? 1 : 0 } as const] : [])];
+  return [
+    { is: 'thing', thing, open, ...(which ? { which } : {}) },
+    ...(valve ? [{ is: 'valve', valve, open: open ? 1 : 0 } as const] : [])
+  ];
 };
 /** A fire seen to be out is out. */
 export const seen = (what: Observation): Happening[] => [
@@ -181,7 +185,11 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
   }),
   valve: (state, { valve, open, at }) => ({ ...state, valves: { ...state.valves, [valve]: { open, at } } }),
   seen: (state, { seen, at }) => ({ ...state, seen: { ...state.seen, [seen]: at } }),
-  thing: (state, event) => ({ ...state, open: event.open ? opened(state.open, event.thing, event) : closed(state.open, event.thing) }),
+  thing: (state, event) => ({
+    ...state,
+    open: event.open ? opened(state.open, event.thing, event) : closed(state.open, event.thing),
+    ...(event.open && event.thing === 'gas joint' ? { disturbed: { ...state.disturbed, [event.which ?? everyJoint]: event.at } } : {})
+  }),
   lift: (state, { valve, lifted, reseated, at }) => ({
     ...state,
     lifts: [...state.lifts, { valve, ...(lifted === undefined ? {} : { lifted }), ...(reseated === undefined ? {} : { reseated }), at }]

@@ -23,6 +23,7 @@ const start = (context: Context): State => ({
   faults: [],
   before: context.begun?.faults ?? [],
   tests: {},
+  disturbed: {},
   measured: {},
   keepers: [{ name: context.keeper }],
   signatures: []

@@ -3,6 +3,7 @@ export * from './entry';
 export { type Event, type EventOf, type Happening, laneOf, lanes } from './events';
 export * from './figures';
 export * from './fold';
+export * from './joints';
 export * from './may-enter';
 export { cameHow, placed } from './placed';
 export * from './quick-line';

@@ -2,6 +2,7 @@ import { needsPair } from '../sums';
 import { mark, psi } from '../units';
 import type { Entry } from './entry';
 import type { Log } from './fold';
+import { jointNames, jointsLack } from './joints';
 import type { Bodies } from './kinds';
 import { forbidden, lightRefused, tickRefused } from './standing';
 
@@ -78,6 +79,17 @@ function secondCharge({ mass, already }: Bodies['charge'], { state, context }: P
   };
 }
 
+/** A canister is weighed whole: what it weighs over its empty weight is gas. */
+function lighterThanEmpty({ what, mass }: Bodies['measured'], { fire }: Log['context']['fitOut']): NotEntered | undefined {
+  const empty = fire.with === 'gas' ? fire.empty : null;
+  return (what === 'canister' || what === 'canister after') && empty !== null && mass !== undefined && mass < 0.98 * empty
+    ? {
+        field: 'body.mass',
+        sentence: `${mark(mass, 'mass')} is less than the canister weighs empty, ${mark(empty, 'mass')}: weigh it whole.`
+      }
+    : undefined;
+}
+
 /** What the log must bear out before it is said: that a step is done, that the engine can be left. */
 function notBorneOut(entry: Entry, { state, context }: Log): NotEntered | undefined {
   if (entry.kind === 'tick') {
@@ -89,6 +101,11 @@ function notBorneOut(entry: Entry, { state, context }: Log): NotEntered | undefi
     const sentence = lightRefused(state, context.procedure, Date.parse(entry.at));
     return sentence === undefined ? undefined : { field: 'body.act', sentence: `${sentence} If it is lit already, say so: “already lit”.` };
   }
+  if (entry.kind === 'thing' && entry.body.thing === 'gas joint' && !entry.body.open) {
+    const sentence = jointsLack(jointNames(context.fitOut), state, 'disturbed');
+    if (sentence) return { field: 'body.open', sentence };
+  }
+  if (entry.kind === 'measured') return lighterThanEmpty(entry.body, context.fitOut);
   const charged = entry.kind === 'charge' ? secondCharge(entry.body, { state, context }) : undefined;
   if (charged) return charged;
   const left = entry.kind === 'sign' && entry.body.as === 'keeper' ? mayNotLeave(state) : [];

@@ -2,6 +2,7 @@ import type { Proof } from '../procedure';
 import { coldWater } from '../steam';
 import { doubts, hotOnHot } from '../sums';
 import { isLevel, mark, printGlass } from '../units';
+import { jointsLack } from './joints';
 import { isProven } from './release';
 import type { State } from './state';
 
@@ -98,6 +99,7 @@ const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state:
       ? `${mark(before.value, 'pressure')}, then ${mark(pressure.value, 'pressure')}: it falls. Ease it, let it come back, and look again.`
       : undefined;
   },
+  joints: ({ names }, state) => jointsLack(names, state, 'each'),
   'at rest': ({ atMost }, { pressure }) =>
     pressure && pressure.value > atMost
       ? `It stands at ${mark(pressure.value, 'pressure')} cold: a gauge that does not begin at nothing reads wrong all the way. Write a fault.`

@@ -64,6 +64,7 @@ function looked(f: FitOut, state: State): Item[] {
     ...(f.gauge
       ? many(f.safetyValves, 'Safety valve').map((name, i) => valveSeen(name, i + 1, state))
       : [seenBy('Relief valve', ['relief'], state)]),
+    ...(f.fire.with === 'gas' ? [seenBy('Gas joints', ['gas-leak'], state)] : []),
     ...many(f.glasses, 'Gauge glass').map((name) => seenBy(name, ['blow-through', 'glass-follows'], state)),
     ...(f.gauge ? [seenBy('Pressure gauge', ['gauge-agrees'], state)] : []),
     ...f.brakes.map(({ kind }) =>

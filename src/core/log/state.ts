@@ -100,6 +100,8 @@ export interface State {
   readonly before: readonly { readonly text: string; readonly forbids: Forbids; readonly clearedAt?: string }[];
   /** What was said last of each thing that was tested, by its name. */
   readonly tests: Readonly<Record<string, Omit<Test, 'test'> & { readonly at: string; readonly by: string }>>;
+  /** Gas joints that were disturbed, by name, and when last. */
+  readonly disturbed: Readonly<Record<string, string>>;
   /** What was measured last, SI. */
   readonly measured: Readonly<
     Partial<Record<Ask, { readonly value: number; readonly at: string; readonly by: string; readonly product?: string }>>

@@ -48,6 +48,8 @@ export type Proof =
   | { readonly kind: 'agrees'; readonly sets: readonly number[]; readonly within: number }
   /** So many of these feeds, seen to work today and with no fault open: the club’s rule for public running. */
   | { readonly kind: 'feeds'; readonly asked: number; readonly of: readonly string[] }
+  /** Each of these gas joints was tested and held since it was disturbed. */
+  | { readonly kind: 'joints'; readonly names: readonly string[] }
   /** The needle on its pin, Pa at the gauge. */
   | { readonly kind: 'at rest'; readonly atMost: number }
   /** The needle looked at twice, a minute or more apart, has not fallen by more than two readings may be off, Pa. */

@@ -85,7 +85,10 @@ describe('when a run has to be over', () => {
     expect(saved(Math.floor(lasts))).toHaveProperty('fitOut');
     expect(saved(Math.ceil(lasts + 1))).toMatchObject({
       problems: [
-        { path: 'runLimit', sentence: expect.stringMatching(/^A longest run of 17.min is longer than its water surely lasts: on 110.ml that is 16.min/) }
+        {
+          path: 'runLimit',
+          sentence: expect.stringMatching(/^A longest run of 17.min is longer than its water surely lasts: on 110.ml that is 16.min/)
+        }
       ]
     });
     for (const { fitOut } of patterns) expect(checkEngine(fitOut), fitOut.name).toHaveProperty('fitOut');

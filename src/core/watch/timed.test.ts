@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { plantOf, waterAtGlass } from '../boiler';
 import { type FitOut, heldAt, patterns, thermostatOf } from '../engine';
 import { sensedIn, sensesAhead } from '../learn';
-import { add, type Entry, fold, lightRefused, type Log, mayNotEnter, quickLine, runsTold, standing, tickRefused } from '../log';
+import { add, type Entry, fold, jointIn, lightRefused, type Log, mayNotEnter, quickLine, runsTold, standing, tickRefused } from '../log';
 import { withFill } from '../plan';
 import { compose, expectedAt, sensesOf } from '../procedure';
 import { lint } from '../procedure/linter';
@@ -277,6 +277,9 @@ describe('said in one line', () => {
     ['Water Rail', 'canister 130 g', [{ measured: { what: 'canister', mass: 0.13 } }]],
     ['Water Rail', 'burner down', [{ observation: { seen: 'burner down' } }]],
     ['Water Rail', '1.5 turns', undefined],
+    ['Old Scoop', 'hose to tee tight', [{ test: { test: 'Hose to tee', result: 'pass' } }]],
+    ['Old Scoop', 'hose to tee bubbles', [{ test: { test: 'Hose to tee', result: 'fail' } }]],
+    ['Old Scoop', 'hose to tee disturbed', [{ thing: { thing: 'gas joint', open: true, which: 'Hose to tee' } }]],
     ['Old Scoop', 'right burner lost', [{ flame: { burner: 'Right burner', is: 'lost' } }]],
     ['Old Scoop', 'flame heard', [{ flame: { burner: 'Left burner', is: 'heard' } }]],
     ['Lantern', 'knob 143c', [{ knob: { temperature: 416.15 } }]],
@@ -290,6 +293,51 @@ describe('said in one line', () => {
           JSON.parse(JSON.stringify(e), (_, v) => (typeof v === 'number' && !Number.isInteger(v) ? expect.closeTo(v, 9) : v))
         )
       );
+  });
+});
+
+describe('gas joints', () => {
+  const names = ['Canister to valve', 'Valve to pipe', 'Pipe to jet'];
+  const tested = (m: number, test: string, result = 'pass'): Made => [m, 'test', { test, result }];
+  const undone = (m: number, which?: string): Made => [m, 'thing', { thing: 'gas joint', open: true, ...(which ? { which } : {}) }];
+  const rig = (...made: Made[]) => logOf('Pond Skater', made);
+  const shut = (log: Log, m: number) =>
+    mayNotEnter(
+      {
+        id: 'x',
+        kind: 'thing',
+        body: { thing: 'gas joint', open: false },
+        at: new Date(at(m)).toISOString(),
+        by: 'Jory',
+        source: 'person'
+      } as Entry,
+      log,
+      { name: 'Jory', may: () => true },
+      at(m)
+    )?.sentence;
+  it('are each tested by name before the leak test is done; one that bubbles is remade', () => {
+    expect(lacks(rig(), 'gas-leak')).toMatch(/^Not tested: canister to valve, valve to pipe, pipe to jet\./);
+    expect(lacks(rig(tested(0, names[0]!), tested(0, names[2]!)), 'gas-leak')).toMatch(/^Not tested: valve to pipe\./);
+    expect(lacks(rig(...names.map((n, i) => tested(0, n, i ? 'pass' : 'fail'))), 'gas-leak')).toMatch(/^It bubbles: canister to valve\./);
+    expect(lacks(rig(...names.map((n) => tested(0, n))), 'gas-leak')).toBe('open');
+  });
+  it('one that was disturbed burns nothing before it was tested anew, whatever is said', () => {
+    const all = names.map((n) => tested(1, n));
+    const log = rig(undone(0), ...all);
+    expect(log.state.open['gas joint']).toBeUndefined();
+    const again = rig(undone(0), ...all, undone(5, names[1]));
+    expect(again.state.open['gas joint']).toBeDefined();
+    expect(lightRefused({ ...again.state, steps: {} }, again.context.procedure, at(6))).toBeDefined();
+    expect(shut(again, 6)).toMatch(/^Not tested: valve to pipe\./);
+    expect(shut(rig(undone(0), ...all, undone(5, names[1]), tested(6, names[1]!, 'fail')), 7)).toMatch(/^It bubbles: valve to pipe\./);
+    expect(rig(undone(0), ...all, undone(5, names[1]), tested(6, names[1]!)).state.open['gas joint']).toBeUndefined();
+    // Tested before it was undone is not tested.
+    expect(rig(undone(0), ...all, undone(5), tested(6, names[1]!)).state.open['gas joint']).toBeDefined();
+    expect(jointIn(again.state, names[1]!)).toMatchObject({ result: 'pass', disturbedAt: new Date(at(5)).toISOString() });
+  });
+  it('of an engine whose joints nobody has named are closed by saying so', () => {
+    const bare = { ...fitOutOf('Pond Skater'), fire: { ...fitOutOf('Pond Skater').fire, joints: [] } as FitOut['fire'] };
+    expect(shut(logOf('Pond Skater', [undone(0)], bare), 1)).toBeUndefined();
   });
 });
 

@@ -8,6 +8,7 @@
   import type { Dialog } from './dialogs';
   import type { Footplate } from './footplate.svelte';
   import HandOver from './HandOver.svelte';
+  import Joints from './Joints.svelte';
   import { keys } from './keys';
   import ReleaseSheet from './ReleaseSheet.svelte';
   import SignOff from './SignOff.svelte';
@@ -53,6 +54,11 @@
   <Modal open on:close={shut} passiveModal modalHeading="Release to run" size="lg" hasScrollingContent>
     <ReleaseSheet {foot} />
     <p class="second"><a href="/release/{foot.steaming.id}">The release as a page, to print</a></p>
+  </Modal>
+{:else if open === 'joints'}
+  <Modal open on:close={shut} passiveModal modalHeading="Gas joints" size="sm" hasScrollingContent>
+    <p>Leak fluid on each, a slow minute, never a flame. What was undone is tested anew before the match.</p>
+    <Joints {foot} />
   </Modal>
 {:else if open === 'throw'}
   <ThrowAway id={foot.steaming.id} engine={foot.fitOut.name} onclose={shut} />

@@ -11,6 +11,7 @@
     now,
     steaming,
     mayThrowAway,
+    gas = false,
     onopen
   }: {
     engine: { id: string; name: string };
@@ -18,6 +19,8 @@
     now: number;
     steaming: Steaming;
     mayThrowAway: boolean;
+    /** It has gas joints that are accounted for. */
+    gas?: boolean;
     onopen: (dialog: Dialog) => void;
   } = $props();
 </script>
@@ -30,6 +33,7 @@
   <span class="right">
     {#if !state.fire.litAt && mayThrowAway}<button class="quiet" onclick={() => onopen('throw')}>Throw this start away</button>{/if}
     {#if state.fire.outAt || !state.fire.litAt}<button class="quiet" onclick={() => onopen('sign')}>Sign and close</button>{/if}
+    {#if gas}<button class="quiet" onclick={() => onopen('joints')}>Gas joints</button>{/if}
     <button class="quiet" onclick={() => onopen('release')}>Release</button>
     <button class="quiet" onclick={() => onopen('keys')}>? keys</button>
   </span>

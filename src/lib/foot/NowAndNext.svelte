@@ -6,10 +6,11 @@
   import DrillCard from './DrillCard.svelte';
   import DutyCard from './DutyCard.svelte';
   import FromBook from './FromBook.svelte';
+  import Joints from './Joints.svelte';
   import MeasurePad from './MeasurePad.svelte';
   import NextSteps from './NextSteps.svelte';
   import NowStep from './NowStep.svelte';
-  import { oilRound } from '$core/log';
+  import { jointNames, oilRound } from '$core/log';
   import { isTimed } from '$core/sums';
   import OilRound from './OilRound.svelte';
   import OpenThings from './OpenThings.svelte';
@@ -69,7 +70,7 @@
     instead={foot.placed.step.key === oilRound && foot.fitOut.lubrication.some((p) => p.kind === 'hand' || p.kind === 'cup')
       ? oiling
       : undefined}
-    pad={padOf === undefined ? undefined : measuring}
+    pad={foot.placed.step.proof?.kind === 'joints' ? joints : padOf === undefined ? undefined : measuring}
     {small}
     onrest={() => foot.record('reading', { pressure: 0 })}
     opens={foot.forecast.opens}
@@ -96,7 +97,12 @@
 {/if}
 <NextSteps next={foot.next} opens={foot.forecast.opens} phase={foot.state.phase} onchoose={foot.choose} onall={() => onopen('steps')} />
 <WaterWay fitOut={foot.fitOut} state={foot.state} onsend={foot.send} />
-<OpenThings open={foot.state.open} onclose={foot.shut} />
+<OpenThings
+  open={foot.state.open}
+  onclose={(thing) => (thing === 'gas joint' && jointNames(foot.fitOut).length ? onopen('joints') : foot.shut(thing))}
+/>
+
+{#snippet joints()}<Joints {foot} />{/snippet}
 
 {#snippet measuring()}
   {#if padOf}<MeasurePad {foot} of={padOf} />{/if}

@@ -164,7 +164,12 @@
             {small}
             bind:values
           />{/key}{/if}
-      <button class="plain go done" disabled={(standing.is !== 'open' && !measured) || values === undefined} onclick={say}>Done</button>
+      <!-- What the last joint that holds shows, is not asked too. -->
+      {#if !(lacking && step.proof?.kind === 'joints')}<button
+          class="plain go done"
+          disabled={(standing.is !== 'open' && !measured) || values === undefined}
+          onclick={say}>Done</button
+        >{/if}
     {/if}
     <div class="row between">
       <button class="quiet" aria-expanded={why} onclick={() => (why = !why)}>Why</button>

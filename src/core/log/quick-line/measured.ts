@@ -1,4 +1,5 @@
 import { parseQuantity } from '../../units';
+import { jointNames } from '../joints';
 import { type Warmth, warmths } from '../kinds/water';
 import type { Reader } from './draft';
 
@@ -98,6 +99,19 @@ export const measuredIn: readonly Reader[] = [
     // The last flame out is the fire out.
     if (is === 'out' && !name) draft.others.push({ kind: 'fire', body: { act: 'out' } });
     else draft.others.push({ kind: 'flame', body: { burner: name ?? burners[0] ?? 'Flame', is: is as 'lit' | 'heard' | 'lost' | 'out' } });
+    return first + 1;
+  },
+  // `hose to tee tight`, `hose to tee bubbles`, `hose to tee disturbed`: of a gas joint by its name.
+  (words, draft, { fitOut }) => {
+    const line = words.join(' ');
+    const name = jointNames(fitOut).find((j) => line.startsWith(`${j.toLowerCase()} `));
+    if (!name) return 0;
+    const first = name.split(' ').length;
+    const w = words[first];
+    if (isWord(w, 'tight', 'holds')) draft.others.push({ kind: 'test', body: { test: name, result: 'pass' } });
+    else if (isWord(w, 'bubbles', 'leaks')) draft.others.push({ kind: 'test', body: { test: name, result: 'fail' } });
+    else if (isWord(w, 'disturbed')) draft.others.push({ kind: 'thing', body: { thing: 'gas joint', open: true, which: name } });
+    else return 0;
     return first + 1;
   },
   // `set to 143c`, `valve 1 turn`: how it is set.

@@ -234,6 +234,8 @@ export const lookOver: readonly StepRule[] = [
     caution: 'Any bubble: shut the canister, remake the joint, test again. Never look for a leak with a flame.',
     minutes: 3,
     closes: ['gas joint'],
+    shown: 'closed',
+    proof: (f) => (f.fire.with === 'gas' && f.fire.joints.length ? { kind: 'joints', names: f.fire.joints.map((j) => j.name) } : undefined),
     must: true,
     materials: ['leak fluid']
   },

@@ -4,6 +4,7 @@ import { carries } from '$core/procedure';
 import { acts, check, need, needId, notHere } from '$server/answer';
 import { addPaper, engine, paperSchema, papersOf, retire, withdrawPaper, withdrawSchema } from '$server/engines';
 import { faults, faultSchema, raiseFault } from '$server/faults';
+import { jointsOf } from '$server/joints';
 import { keptOf, letGo } from '$server/kept';
 import { usualPlan } from '$core/plan';
 import { engineFigures } from '$core/sums';
@@ -20,7 +21,7 @@ export const load = async ({ params, locals }) => {
   const id = needId(params.id);
   const found = await engine(club, id);
   if (!found) return notHere('engine');
-  const [papers, open, steamings, { stops, passengers }, past, plans, carried, kept] = await Promise.all([
+  const [papers, open, steamings, { stops, passengers }, past, plans, carried, kept, joints] = await Promise.all([
     papersOf(club, id),
     faults(club, { engineId: id }),
     lastSteamings(club, id),
@@ -28,7 +29,8 @@ export const load = async ({ params, locals }) => {
     toldOf(club, id),
     plannedFor(club, id),
     carriedFrom(club, id),
-    keptOf(club, id)
+    keptOf(club, id),
+    jointsOf(club, id, found.fitOut)
   ]);
   const last = steamings.find((s) => s.endedAt);
   return {
@@ -46,6 +48,7 @@ export const load = async ({ params, locals }) => {
     past,
     plans,
     kept,
+    joints,
     now: Date.now()
   };
 };

@@ -3,6 +3,7 @@
   import { printText } from '$core/units';
   import CarriedOver from '$lib/engine/CarriedOver.svelte';
   import Drawing from '$lib/engine/Drawing.svelte';
+  import GasJoints from '$lib/engine/GasJoints.svelte';
   import KeptFigures from '$lib/engine/KeptFigures.svelte';
   import LastSteamings from '$lib/engine/LastSteamings.svelte';
   import Moves from '$lib/engine/Moves.svelte';
@@ -79,6 +80,8 @@
     <CarriedOver carried={data.carried} any={data.last !== undefined} />
     <Papers {newest} now={data.now} may={can('keep papers')} {form} />
   </div>
+
+  {#if data.joints.length}<GasJoints joints={data.joints} />{/if}
 
   <section class="box pad history">
     <div class="row between">

@@ -115,6 +115,7 @@
       now={foot.now}
       {steaming}
       mayThrowAway={data.mayThrowAway}
+      gas={fitOut.fire.with === 'gas' && fitOut.fire.joints.length > 0}
       onopen={(d) => (dialog = d)}
     />
   {/snippet}
