@@ -1,6 +1,6 @@
 import type { Plant } from '../src/core/boiler';
 import type { FitOut } from '../src/core/engine';
-import type { Bodies, Kind, Log } from '../src/core/log';
+import { type Bodies, isAsked, type Kind, type Log } from '../src/core/log';
 import type { Step } from '../src/core/procedure';
 import { isTimed, stopOf, usualFilling } from '../src/core/sums';
 
@@ -32,8 +32,8 @@ export function measured(
       const volume = ml(proof.fill - (state.boiler?.sure ? state.boiler.volume : 0));
       return volume > 0 ? [{ kind: 'water', body: { act: 'in', volume, ...(warm ? { warm } : {}) } }] : [];
     }
-    const left = ask === 'water left' ? liquid() : undefined;
-    if (left !== undefined) return [{ kind: 'water', body: { act: 'left', volume: ml(left / 960) } }];
+    const found = ask === 'water left' || ask === 'water out' ? liquid() : undefined;
+    if (found !== undefined) return [{ kind: 'water', body: { act: ask === 'water out' ? 'out' : 'left', volume: ml(found / 960) } }];
     const grams = charged(fitOut, plant, state.runs.length > 0);
     if (ask === 'charge' && fire.with === 'spirit')
       return [{ kind: 'charge', body: { mass: fire.weight ?? grams, fuel: fire.fuel, ...(fire.pieces ? { pieces: fire.pieces } : {}) } }];
@@ -45,4 +45,13 @@ export function measured(
       ? [{ kind: 'measured', body: { what: 'canister after', mass: fire.empty + (timed ? 0 : 0.5 * fire.canister) } }]
       : [];
   });
+}
+
+/** On an engine that is timed, a step of its steam that nobody came to before the fire was out: it is left, and said to be. */
+export function outOfTime({ context, state }: Log): string | undefined {
+  const { fire, runs, steps } = state;
+  if (!isTimed(context.fitOut) || !runs.length || fire.outAt === undefined) return undefined;
+  return context.procedure.steps.find(
+    (s) => (s.phase === 'Raise' || s.phase === 'Prove' || s.act === 'move') && !s.must && !s.cycle && !steps[s.key] && isAsked(s, state)
+  )?.key;
 }

@@ -1,5 +1,5 @@
 import type { Forbids } from '../src/core/log';
-import type { Day } from './story';
+import type { Day } from './day';
 
 /** The scenario's facts, by engine name. Days are counted back (negative) or forward from today. */
 

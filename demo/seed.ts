@@ -11,7 +11,8 @@ import { chance } from '../src/core/chance';
 import { derivePlans } from '../src/server/sql/plan';
 import demo from './people.json' with { type: 'json' };
 import { ageing, faults, oddities, papers, seasons } from './scenario';
-import { type Day, tell } from './story';
+import type { Day } from './day';
+import { tell } from './story';
 
 const url = process.env.JORAM_SEED_URL;
 if (!url) throw new Error('JORAM_SEED_URL is not set.');

@@ -3,9 +3,7 @@ import { chance } from '../src/core/chance';
 import type { FitOut } from '../src/core/engine';
 import {
   add,
-  type Begun,
   type Bodies,
-  type Carried,
   type Context,
   type Entry,
   fold,
@@ -22,34 +20,9 @@ import { begunWith, withFill } from '../src/core/plan';
 import { isTimed, startingSum } from '../src/core/sums';
 import { psi } from '../src/core/units';
 import { attended, countdownOf, due, glance, inSteam } from '../src/core/watch';
-import { measured } from './measured';
+import type { Day } from './day';
+import { measured, outOfTime } from './measured';
 import { trueBoiler } from './true-boiler';
-
-/** What a day's steaming was like. */
-export interface Day {
-  seed: number;
-  keeper: string;
-  /** ms since 1970 when the keeper began to look the engine over */
-  begins: number;
-  /** Minutes of running or working, where it can be fed. */
-  running: number;
-  /** Runs, where it is filled for each. */
-  runs?: number;
-  /** Nothing is written after this moment: the engine is still in steam. */
-  until?: number;
-  /** What the book had when it began. */
-  begun?: Begun;
-  left?: readonly Carried[];
-  /** Steps that were skipped that day, with the reason. */
-  skips?: Record<string, string>;
-  /** A fault found that day. */
-  fault?: { phase: string } & Bodies['fault'];
-  remarks?: string;
-  /** How the engine stood that day, as factors on the model's figures: tubes furred, a strong fire. */
-  own?: Readonly<Record<string, number>>;
-  /** Where each valve lifts, over where it is set. */
-  lifts?: readonly number[];
-}
 
 const minute = 60_000;
 const initialsOf = (name: string) => name.replace(/(\S)\S*\s*/g, '$1');
@@ -69,8 +42,7 @@ export function tell(fitOut: FitOut, day: Day): Log {
         ? begunWith(fitOut, day.begun, { at: new Date(day.begins).toISOString(), stops: [], left: day.left ?? [] })
         : compose(fitOut),
       startingSum({ fitOut, plant: plain }),
-      plain,
-      fitOut
+      { fitOut, plant: plain }
     ),
     keeper: day.keeper,
     ...(day.begun ? { begun: day.begun } : {})
@@ -197,7 +169,8 @@ export function tell(fitOut: FitOut, day: Day): Log {
     if (lacks() && step.evidence === 'glass reading') look();
     if (lacks() && step.evidence === 'pressure reading') write('reading', { pressure: needle() });
     if (lacks() && step.evidence === 'temperature reading') write('reading', { temperature: Math.round(begun) });
-    if (step.evidence === 'lift')
+    // Seen where there is the pressure for it, and not said otherwise.
+    if (step.evidence === 'lift' && inSteam(log.state))
       fitOut.safetyValves.forEach((v, i) => {
         const at = Math.round((v.set * (day.lifts?.[i] ?? 1) * luck.between(0.992, 1.008)) / psi(1)) * psi(1);
         write('lift', { valve: i + 1, lifted: at });
@@ -228,6 +201,11 @@ export function tell(fitOut: FitOut, day: Day): Log {
     if (day.fault && !faulted && log.state.phase === day.fault.phase) {
       faulted = true;
       write('fault', { text: day.fault.text, forbids: day.fault.forbids });
+    }
+    const late = outOfTime(log);
+    if (late) {
+      write('tick', { step: late, outcome: 'skipped', reason: 'Its time was up before it' });
+      continue;
     }
     const { now: placed } = due(context.procedure, log.state, now);
     if (!placed) {
@@ -266,6 +244,11 @@ export function tell(fitOut: FitOut, day: Day): Log {
       continue;
     }
     const { step } = placed;
+    // What is told by the senses is told when it is there.
+    if (!fitOut.gauge && step.sees && inSteam(log.state) && sensesOf(fitOut).some((s) => s.seen === step.sees) && !sensed.has(step.sees)) {
+      pass(0.3);
+      continue;
+    }
     if (!ran && !timed && log.state.phase === 'Run' && step.ends) {
       ran = true;
       pass(day.running);
@@ -277,7 +260,7 @@ export function tell(fitOut: FitOut, day: Day): Log {
       continue;
     }
     // Work already done while waiting takes no time again; the rest takes about what the library says.
-    pass(step.minutes * luck.between(0.25, 0.75) * (step.chore ? 0.5 : 1) * (timed && inSteam(log.state) ? 0.4 : 1));
+    pass(step.minutes * luck.between(0.25, 0.75) * (step.chore ? 0.5 : 1) * (timed && inSteam(log.state) ? 0.2 : 1));
     evidence(step);
     boilerNow();
     obey(step);

@@ -26,7 +26,7 @@ export async function footplateOf(member: Member, id: string) {
   const engine = { fitOut: steaming.fitOut, plant: plantOf(steaming.fitOut) };
   return {
     id: steaming.id,
-    known: { fitOut: steaming.fitOut, fits: past?.fits ?? [], offs: past?.offs ?? [], used: past?.used ?? [] },
+    known: { fitOut: steaming.fitOut, fits: past?.fits ?? [], offs: past?.offs ?? [], used: past?.used ?? [], runs: past?.runs ?? [] },
     // The cold mark stands in the glass until the match.
     cold: log.state.fire.litAt ? null : coldMark(engine, steaming.plan),
     water: demandOf({ ...engine, used: past?.used ?? [] }, steaming.plan?.duty).hour.value,

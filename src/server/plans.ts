@@ -1,3 +1,4 @@
+import type { FitOut } from '$core/engine';
 import type { Learning, Told } from '$core/learn';
 import type { DayPlan, Planned } from '$core/plan';
 import { checkPlan } from '$core/plan/check';
@@ -10,6 +11,7 @@ import type { Member } from './members';
 import { json, type Tx } from './sql/json';
 import { busyIn, derivePlan, derivePlans, knownIn, knownOf, planIn, type PlanRow, planRows } from './sql/plan';
 import { raisings } from './sql/raising';
+import { runFactsIn } from './sql/runs';
 import { newId } from './uuid';
 import { sameVersion } from './version';
 
@@ -32,6 +34,9 @@ export const toldOf = (
     };
   });
 
+/** What the runs of an engine that nothing feeds have shown with the burner that it has. */
+export const runsShown = (club: string, id: string, fitOut: FitOut) =>
+  inClub(club, async (tx) => (await runFactsIn(tx, club, [{ id, fitOut }])).get(id) ?? []);
 export const known = (club: string, engineId: string) => inClub(club, (tx) => knownIn(tx, club, engineId));
 
 const row = (tx: Tx, club: string, id: string) =>

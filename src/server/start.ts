@@ -2,7 +2,7 @@ import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
 import { barsOf, barsPassengers } from '$core/faults';
 import { type Begun, type Forbids, fold, litAt } from '$core/log';
-import { begunWith, type DayPlan, lastCoal, withEnd, withFill } from '$core/plan';
+import { begunWith, type DayPlan, lastCoal, shownIn, withEnd, withFill } from '$core/plan';
 import { startingSum } from '$core/sums';
 import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
 import { carriedIn } from './book';
@@ -10,6 +10,7 @@ import { inClub } from './database';
 import { allowed, type Member } from './members';
 import { entriesIn } from './sql/entry';
 import { json, type Tx } from './sql/json';
+import { runFactsIn } from './sql/runs';
 import { contextOf, steamingIn } from './sql/steaming';
 import { newId } from './uuid';
 
@@ -74,13 +75,19 @@ export async function startSteaming(
     const level = startingSum({ fitOut: row.fitOut, plant }, planned?.plan ?? undefined);
     const [club] = await tx<{ feedsAsked: number }[]>`select feeds_asked from club where club_id = ${member.club}`;
     const at = new Date().toISOString();
-    const begun: Begun = { public: options.public ?? false, feedsAsked: club!.feedsAsked, faults, papers };
-    const filled = withFill(
-      begunWith(row.fitOut, begun, { at, stops, left: await carriedIn(tx, member.club, engineId) }),
-      level,
+    const runs = (await runFactsIn(tx, member.club, [{ id: engineId, fitOut: row.fitOut }])).get(engineId) ?? [];
+    const begun: Begun = {
+      public: options.public ?? false,
+      feedsAsked: club!.feedsAsked,
+      faults,
+      papers,
+      ...(runs.length ? { runs } : {})
+    };
+    const filled = withFill(begunWith(row.fitOut, begun, { at, stops, left: await carriedIn(tx, member.club, engineId) }), level, {
+      fitOut: row.fitOut,
       plant,
-      row.fitOut
-    );
+      ...shownIn({ fitOut: row.fitOut, runs })
+    });
     const { plan } = planned ?? {};
     // The last fire opens when the day sheet has it; without one, when its keeper says that the running ends.
     const procedure = plan

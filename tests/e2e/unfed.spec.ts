@@ -97,7 +97,7 @@ test('Water Rail on a desk: the canister’s weight is the fuel, before and afte
   await until(page, /^Leak test/);
   for (const name of ['filler valve', 'tank to gas valve', 'gas valve to jet']) await say(page, `${name} tight`);
   await until(page, /^Fill with/, past);
-  await say(page, '220 ml');
+  await say(page, '260 ml');
   await done(page);
   // Too much gas for that water is refused where it is to be lit, with what does.
   await say(page, 'canister 142 g');

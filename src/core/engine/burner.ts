@@ -10,12 +10,15 @@ function burnerOf({ fire }: FitOut): unknown {
   return fire.with === 'electric' ? [fire.with, fire.power] : [fire.with];
 }
 
+/** By which a burner is known again. */
+export const burnerKey = (f: FitOut): string => JSON.stringify(burnerOf(f));
+
 /**
  * What a change of its burner takes away until it is done again, in a keeper’s words; nothing where the burner is the same.
  * @param before as it was @param after as it is to be
  */
 export function voidedBy(before: FitOut, after: FitOut): string[] {
-  if (JSON.stringify(burnerOf(before)) === JSON.stringify(burnerOf(after))) return [];
+  if (burnerKey(before) === burnerKey(after)) return [];
   const fed = after.feeds.some((x) => x.plumbed && x.kind !== 'bottle');
   return [
     after.fire.with === 'gas' && 'the leak test of every gas joint',

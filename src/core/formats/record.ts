@@ -4,7 +4,7 @@ import { checkFitOut } from '../engine/check';
 import { type Problem, type Rung, upcast } from '../form';
 import { type Begun, type Entry, forbids, inOrder, kindNames } from '../log';
 import { bodySchemas, entrySchema } from '../log/check';
-import { evidences, phases, type Procedure, procedureOf, thingKeys, valves } from '../procedure';
+import { evidences, observationKeys, phases, type Procedure, procedureOf, thingKeys, valves } from '../procedure';
 import { Refusal } from '../units';
 
 /** What is written today; records of earlier versions are brought up to it. */
@@ -171,7 +171,22 @@ export const recordSchema = Joi.object({
       papers: Joi.array()
         .items(Joi.object({ kind: words(120), expires: Joi.string().isoDate().required() }))
         .max(100)
-        .required()
+        .required(),
+      // What earlier runs had shown then: a record of an earlier version has none.
+      runs: Joi.array()
+        .items(
+          Joi.object({
+            burner: words(4000),
+            charge: Joi.number().min(0),
+            T: Joi.number().min(200),
+            factor: Joi.number().positive(),
+            burns: Joi.number().positive(),
+            sensed: Joi.object()
+              .pattern(Joi.valid(...observationKeys), Joi.number().min(0))
+              .required()
+          })
+        )
+        .max(40)
     }).allow(null)
   }).required(),
   fitOut: Joi.object().unknown().required(),

@@ -1,22 +1,8 @@
 import type { FitOut } from '../engine';
-import type { Event } from '../log';
-import { expectedAt, type Observation, type Sense, sensesOf } from '../procedure';
+import type { Sensed } from '../log';
+import { expectedAt, type Sense, sensesOf } from '../procedure';
 
 /** TIMES FROM THE MATCH TO EACH SENSE, learned from an engine’s own runs; a forecast of the next with its band. */
-
-/** How long after the match each was first sensed in one run, s. */
-export type Sensed = Readonly<Partial<Record<Observation, number>>>;
-
-/** What was sensed in each run of a log, oldest first: the first time after each match. */
-export function sensedIn(events: readonly Event[]): Sensed[] {
-  const runs: { lit: number; seen: Partial<Record<Observation, number>> }[] = [];
-  for (const e of events) {
-    if (e.is === 'fire' && e.act === 'light') runs.push({ lit: Date.parse(e.at), seen: {} });
-    const run = runs.at(-1);
-    if (run && e.is === 'seen') run.seen[e.seen] ??= (Date.parse(e.at) - run.lit) / 1000;
-  }
-  return runs.map((r) => r.seen);
-}
 
 export interface SenseForecast {
   readonly sense: Sense;

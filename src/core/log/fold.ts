@@ -3,6 +3,7 @@ import { type Event, happens } from './events';
 import { type Bodies, kindOf } from './kinds';
 import { knownSteps, showing } from './shown';
 import type { Context, State } from './state';
+import { shownBy } from './stop';
 
 /** THE FOLD: the entries of a steaming, in any order of arrival, become its state. */
 
@@ -14,6 +15,8 @@ const start = (context: Context): State => ({
   feeds: {},
   fed: 0,
   runs: [],
+  earlier: context.begun?.runs ?? [],
+  ...(context.begun?.runs?.length ? { shown: shownBy(context.fitOut, [], context.begun.runs) } : {}),
   flames: {},
   valves: {},
   seen: {},

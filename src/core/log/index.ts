@@ -8,6 +8,7 @@ export * from './may-enter';
 export { cameHow, placed } from './placed';
 export * from './quick-line';
 export { type Bodies, type Forbids, forbids, type Kind, kindNames, kinds } from './kinds';
+export * from './runs';
 export * from './say';
 export * from './proof';
 export * from './standing';

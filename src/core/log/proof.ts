@@ -79,7 +79,7 @@ const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state:
     // What is filled in warm boils sooner, and less fuel ends before it does.
     const warm = boiler?.sure ? Math.min(1, Math.max(0, (boiler.T - coldWater) / (hotOnHot - coldWater))) : 0;
     // Its own runs say how hot its fire is, in place of the class.
-    const own = shown?.runs ? (1 + doubts.heat) / (shown.factor * (1 + shown.spread)) : 1;
+    const own = shown?.runs ? ((shown.burns ?? 1) * (1 + doubts.heat)) / (shown.factor * (1 + shown.spread)) : 1;
     const most = own * ((1 - warm) * between(proof.waters, proof.cold, water) + warm * between(proof.waters, proof.hot, water));
     const may = proof.piece ? Math.floor(most / proof.piece + 1e-6) * proof.piece : most;
     const words = proof.piece

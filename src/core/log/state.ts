@@ -57,8 +57,9 @@ export interface State {
   readonly charged?: { readonly mass: number; readonly pieces?: number; readonly at: string } | undefined;
   /** Each fire of the day: what it was lit with, when it was out, and what was left. */
   readonly runs: readonly Run[];
-  /** What its runs have shown of the heat of its fire, measured in and left. */
+  /** What its runs have shown of its fire, of this day and of earlier ones: measured in and left, weighed before and after. */
   readonly shown?: Shown;
+  readonly earlier: readonly RunFact[];
   /** Each burner by name, as it was said last. */
   readonly flames: Readonly<Record<string, { readonly is: 'lit' | 'heard' | 'lost' | 'out'; readonly at: string }>>;
   /** A flame that was lost: which, when, and since when everything is off. */
@@ -125,6 +126,20 @@ export interface Run {
   /** kg of fuel */ readonly charge?: number;
   /** m³ found left after it, or let out and measured. */
   readonly left?: number;
+  /** kg of gas that it burnt, by the canister’s weight before and after. */
+  readonly burnt?: number;
+}
+
+/** What a run of an earlier day has shown, as it is kept. */
+export interface RunFact {
+  /** By which burner. */ readonly burner: string;
+  /** kg */ readonly charge?: number;
+  /** How warm it was filled, K. */ readonly T?: number;
+  /** Water that went, times what was expected; fuel that went, times what its power asks. */
+  readonly factor?: number;
+  readonly burns?: number;
+  /** s from the match to each sense. */
+  readonly sensed: Readonly<Partial<Record<Observation, number>>>;
 }
 
 /** What the fold needs to know besides the entries: what the steaming was started with. */
@@ -144,6 +159,8 @@ export interface Begun {
   readonly faults: readonly { readonly text: string; readonly forbids: Forbids }[];
   /** The latest last day of each kind of paper, written 2026-06-13. */
   readonly papers: readonly { readonly kind: string; readonly expires: string }[];
+  /** What its runs of earlier days have shown with this burner, the newest first; of an engine that nothing feeds. */
+  readonly runs?: readonly RunFact[];
 }
 
 /** What is wrong with it and not fixed, found before it began or since. */

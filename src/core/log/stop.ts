@@ -1,7 +1,20 @@
 import { plantFor, waterAtGlass } from '../boiler';
-import { boilerShape, type FitOut } from '../engine';
+import { boilerShape, burnerKey, type FitOut } from '../engine';
+import { gasHeat } from '../firing';
 import { coldWater, saturationAtGauge } from '../steam';
-import { doubts, type Ends, fillOf, isTimed, type Shown, startingSum, type Stop, stopOf, type Stopping, usualReserve } from '../sums';
+import {
+  doubts,
+  type Ends,
+  fillOf,
+  isTimed,
+  noneShown,
+  type Shown,
+  startingSum,
+  type Stop,
+  stopOf,
+  type Stopping,
+  usualReserve
+} from '../sums';
 import {
   above,
   asked,
@@ -19,7 +32,7 @@ import {
   type WorkedInput
 } from '../units';
 import type { Log } from './fold';
-import type { Run, State } from './state';
+import type { Run, RunFact, State } from './state';
 
 /** THE STOP OF A RUN, by what was really put in: the same sum as on its day sheet. */
 
@@ -31,22 +44,62 @@ function waterOf(fitOut: FitOut, run: Run, { glass }: Pick<State, 'glass'>): { r
   return { volume: fillOf(startingSum({ fitOut, plant }), plant), taken: true };
 }
 
-/** What this day’s own runs have shown: water that went, measured in and left, against what was expected to go. */
-export function shownBy(fitOut: FitOut, runs: readonly Run[]): Shown {
-  const factors = runs.flatMap((run) => {
-    if (run.water === undefined || run.left === undefined || !run.outAt) return [];
-    const stop = stopBy(fitOut, run, run.water);
-    const took = (Date.parse(run.outAt) - Date.parse(run.litAt)) / 1000;
-    if ('refused' in stop || took < stop.up + 60) return [];
-    const expected = ((stop.water - stop.left) * (took - stop.up)) / Math.max(1, stop.worked.value - stop.up);
-    const went = stop.water * (1 - run.left / run.water);
-    return expected > 0 && went > 0 ? [Math.min(2, Math.max(0.5, went / expected))] : [];
-  });
-  if (!factors.length) return { factor: 1, spread: 0, runs: 0 };
-  const factor = factors.reduce((a, b) => a + b) / factors.length;
+/** Water that went in a run, times what was expected to go, from being up to the last flame; undefined where it was not measured. */
+function factorOf(fitOut: FitOut, run: Run): number | undefined {
+  if (run.water === undefined || run.left === undefined || !run.outAt) return undefined;
+  const stop = stopBy(fitOut, run, run.water);
+  const took = tookOf(run)!;
+  if ('refused' in stop || took < stop.up + 60) return undefined;
+  const expected = stop.steams * (took - stop.up);
+  const went = stop.water * (1 - run.left / run.water);
+  return expected > 0 && went > 0 ? Math.min(2, Math.max(0.5, went / expected)) : undefined;
+}
+const tookOf = ({ litAt, outAt }: Run): number | undefined => (outAt ? (Date.parse(outAt) - Date.parse(litAt)) / 1000 : undefined);
+
+/** Fuel that went in a run by its weight, times what the power of its burners asks; undefined where it was not weighed, or too short. */
+function burnsOf(fitOut: FitOut, { burnt, ...run }: Run): number | undefined {
+  const { fire } = plantFor(fitOut);
+  const took = tookOf(run) ?? 0;
+  return burnt !== undefined && burnt > 0 && took > 120 && fire.with === 'gas'
+    ? Math.min(2, Math.max(0.5, (burnt * gasHeat) / took / fire.power))
+    : undefined;
+}
+
+/** What a run has shown, to be kept for later days. @param sensed s from its match to each sense */
+export const factOf = (fitOut: FitOut, run: Run, sensed: RunFact['sensed']): RunFact => {
+  const [factor, burns] = [factorOf(fitOut, run), burnsOf(fitOut, run)];
+  return {
+    burner: burnerKey(fitOut),
+    ...(run.charge === undefined ? {} : { charge: run.charge }),
+    ...(run.T === undefined ? {} : { T: run.T }),
+    ...(factor === undefined ? {} : { factor }),
+    ...(burns === undefined ? {} : { burns }),
+    sensed
+  };
+};
+
+const mean = (list: readonly number[]) => list.reduce((a, b) => a + b, 0) / list.length;
+/** So many runs count: what is older says less of the burner as it is. */
+const counted = 8;
+
+/** What its runs have shown of its fire, those of earlier days with them: measured in and left, weighed before and after. */
+export function shownBy(fitOut: FitOut, runs: readonly Run[], earlier: readonly RunFact[] = []): Shown {
+  const of = (now: (number | undefined)[], before: (number | undefined)[]) =>
+    [...now.reverse(), ...before].filter((x) => x !== undefined).slice(0, counted);
+  const factors = of(
+    runs.map((run) => factorOf(fitOut, run)),
+    earlier.map((e) => e.factor)
+  );
+  const burns = of(
+    runs.map((run) => burnsOf(fitOut, run)),
+    earlier.map((e) => e.burns)
+  );
+  const fuel = burns.length ? { burns: mean(burns), weighed: burns.length } : {};
+  if (!factors.length) return { ...noneShown, ...fuel };
+  const factor = mean(factors);
   // One run says little of how far the next may be off: never less than a twentieth, and more while there are few.
   const spread = Math.max(0.05, 0.15 / Math.sqrt(factors.length), ...factors.map((f) => Math.abs(f - factor) / factor));
-  return { factor, spread, runs: factors.length };
+  return { factor, spread, runs: factors.length, ...fuel };
 }
 
 const stopBy = (fitOut: FitOut, run: Run, fill: number, shown?: Shown): Stopping =>
@@ -64,7 +117,7 @@ export function stopOfRun(
 ): Stopping & { readonly taken?: true } {
   const { volume, taken } = waterOf(fitOut, run, state);
   const earlier = state.runs.filter((r) => r.litAt < run.litAt);
-  const stop = stopBy(fitOut, run, volume, shownBy(fitOut, earlier));
+  const stop = stopBy(fitOut, run, volume, shownBy(fitOut, earlier, state.earlier));
   return { ...('refused' in stop ? stop : byGlass(stop, fitOut, run, state)), ...(taken ? { taken } : {}) };
 }
 

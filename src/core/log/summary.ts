@@ -1,6 +1,8 @@
 import { inSteamAt } from '../engine';
 import type { Log } from './fold';
+import { runFactsOf } from './runs';
 import { isAsked } from './standing';
+import type { RunFact } from './state';
 
 /** What the Logbook lists of a steaming that has ended: computed once, from the fold, when it is signed. */
 export interface Summary {
@@ -16,6 +18,8 @@ export interface Summary {
   readonly skipped: number;
   readonly missed: number;
   readonly entries: number;
+  /** What each run has shown, of an engine that nothing feeds. */
+  readonly runs?: readonly RunFact[];
 }
 
 const seconds = (from: string | undefined, to: string | undefined) =>
@@ -38,6 +42,7 @@ export function summarise(log: Log): Summary {
   const { state, context } = log;
   const lit = litAt(log);
   const ticks = Object.values(state.steps);
+  const runs = runFactsOf(log);
   return {
     raise: seconds(lit, upAt(log)),
     inSteam: seconds(lit, state.fire.outAt),
@@ -48,6 +53,7 @@ export function summarise(log: Log): Summary {
     faults: state.faults.length,
     skipped: ticks.filter((t) => t.outcome === 'skipped').length,
     missed: context.procedure.steps.filter((s) => isAsked(s, state)).length - ticks.length,
-    entries: log.entries.length - log.struck.size
+    entries: log.entries.length - log.struck.size,
+    ...(runs.length ? { runs } : {})
   };
 }

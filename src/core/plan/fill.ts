@@ -1,7 +1,20 @@
 import { type Plant, waterAtGlass } from '../boiler';
 import type { Procedure, Proof, Step } from '../procedure';
-import { fillOf, hotOnHot, isTimed, type Level, needsPair, stopOf, usualReserve, warmWater } from '../sums';
+import {
+  fillOf,
+  type Given,
+  hotOnHot,
+  isTimed,
+  type Level,
+  needsPair,
+  noneShown,
+  type Stop,
+  stopOf,
+  usualReserve,
+  warmWater
+} from '../sums';
 import { boilerShape, type FitOut } from '../engine';
+import { sensesAhead } from '../learn';
 import { coldWater } from '../steam';
 import { mark, printGlass } from '../units';
 
@@ -32,21 +45,19 @@ const measuredBy = ({ fill, least, most }: Level, { boiler }: FitOut): Proof => 
 /** Fillings at which the largest charge is worked, as shares from the least to the most. */
 const shares = [0, 0.15, 0.3, 0.45, 0.6, 0.8, 1] as const;
 
-/** The largest charge that ends before the water, by how much is in: as a step is judged on any device, without a model. */
-function pairBy(level: Level, fitOut: FitOut, plant: Plant): Proof | undefined {
+/** The largest charge that ends before the water by class figures, which its own runs then scale, by how much is in: as a step is judged on any device, without a model. */
+function pairBy(level: Level, given: Given): Proof | undefined {
+  const { fitOut, plant } = given;
   const { fire } = fitOut;
   if (!needsPair(fitOut) || (fire.with !== 'gas' && fire.with !== 'spirit')) return undefined;
   const shape = boilerShape(fitOut.boiler);
   const [from, to] = [1.05 * shape.volume(shape.heated), 0.95 * shape.total];
   const waters = shares.map((x) => from + x * (to - from));
   const most = (water: number, T: number) => {
-    const stop = stopOf({ fill: water, charge: null, reserve: usualReserve, water: T, air: coldWater }, { fitOut, plant });
+    const stop = stopOf({ fill: water, charge: null, reserve: usualReserve, water: T, air: coldWater }, { fitOut, plant }, noneShown);
     return 'refused' in stop ? 0 : (stop.largest?.value ?? 0);
   };
-  const own = stopOf(
-    { fill: fillOf(level, plant), charge: null, reserve: usualReserve, water: coldWater, air: coldWater },
-    { fitOut, plant }
-  );
+  const own = stopOf({ fill: fillOf(level, plant), charge: null, reserve: usualReserve, water: coldWater, air: coldWater }, given);
   const piece =
     fire.with === 'spirit' && fire.pieces !== null && plant.fire.with === 'spirit'
       ? plant.fire.charge / plant.fire.heat / fire.pieces
@@ -76,12 +87,14 @@ const toPour = 2;
 const filled: ReadonlySet<string> = new Set(['fill', 'water-and-valves', 'again-fill']);
 
 /** A procedure whose steps ask for this level and hold the charge against it: a sheet and its steps must not name two. */
-export const withFill = (procedure: Procedure, level: Level, plant: Plant, fitOut: FitOut): Procedure => {
+export const withFill = (procedure: Procedure, level: Level, given: Given): Procedure => {
+  const { fitOut, plant } = given;
   const measured = !fitOut.glasses.length;
-  const pair = pairBy(level, fitOut, plant);
+  const pair = pairBy(level, given);
   const water = measured ? measuredBy(level, fitOut) : provenBy(level, plant);
   const cold = fillOf(level, plant);
-  const over = isTimed(fitOut) ? overBy(cold, fitOut, plant) : undefined;
+  const stop = isTimed(fitOut) ? stopAsFilled(cold, given) : undefined;
+  const early = stop && !fitOut.gauge ? notBefore(procedure, stop, fitOut) : undefined;
   return {
     ...procedure,
     steps: procedure.steps.map((step): Step => {
@@ -89,8 +102,9 @@ export const withFill = (procedure: Procedure, level: Level, plant: Plant, fitOu
       const burns = step.act === 'light' || step.key === 'charge' || step.key === 'again-charge';
       const proof = watered ? water : burns ? pair : undefined;
       const s = proof ? { ...step, proof } : step;
-      if (s.key === 'run-limit' && over) return { ...s, what: over };
-      if (s.key !== 'fill') return s;
+      if (s.key === 'run-limit' && stop)
+        return { ...s, what: `Over within ${mark(stop.worked.value, 'time')} of the match, by ${whatEnds[stop.by]}` };
+      if (s.key !== 'fill') return early?.(s) ?? s;
       const minutes = toPour + Math.ceil(cold / pours.findLast(([from]) => cold >= from)![1]);
       const volume = mark(cold, 'volume');
       return level.fill.kind === 'glass'
@@ -103,10 +117,25 @@ export const withFill = (procedure: Procedure, level: Level, plant: Plant, fitOu
 /** As its owner fills, K: from the tap, or hand-warm. */
 const filledAt = ({ habits }: FitOut): number => (habits.fill === 'warm' ? warmWater : coldWater);
 const whatEnds = { water: 'its water', 'run limit': 'the longest run', fuel: 'its fuel' } as const;
-/** By when it is over on its own fill and charge, as the sheet and the Footplate have it. */
-function overBy(cold: number, fitOut: FitOut, plant: Plant): string | undefined {
-  const stop = stopOf({ fill: cold, charge: null, reserve: usualReserve, water: filledAt(fitOut), air: coldWater }, { fitOut, plant });
-  return 'refused' in stop ? undefined : `Over within ${mark(stop.worked.value, 'time')} of the match, by ${whatEnds[stop.by]}`;
+/** The stop on its own fill and charge, as the sheet and the Footplate have it. */
+function stopAsFilled(cold: number, given: Given): Stop | undefined {
+  const stop = stopOf({ fill: cold, charge: null, reserve: usualReserve, water: filledAt(given.fitOut), air: coldWater }, given);
+  return 'refused' in stop ? undefined : stop;
+}
+
+/**
+ * What a step sees on an engine without a needle cannot be seen before it can be there: nine runs in ten come later than the early edge, and
+ * nothing is told sooner than so much of it. Whoever sees it sooner points at it, and the step is done by that.
+ */
+const tooEarly = 0.7;
+function notBefore({ steps }: Procedure, stop: Stop, fitOut: FitOut): ((step: Step) => Step | undefined) | undefined {
+  const light = steps.find((s) => s.act === 'light' && s.cycle !== 'further')?.key;
+  const early = new Map(sensesAhead(fitOut, stop, []).map(({ sense, early }) => [sense.seen, early]));
+  return (step) => {
+    const at = light && step.sees && (step.phase === 'Raise' || step.phase === 'Prove') ? early.get(step.sees) : undefined;
+    if (at === undefined || !light) return undefined;
+    return { ...step, gates: [...step.gates, { kind: 'minutes', after: light, minutes: Math.floor((tooEarly * at) / 30) / 2 }] };
+  };
 }
 
 /** What a fill is, counted as it is measured in. */

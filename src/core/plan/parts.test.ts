@@ -70,7 +70,7 @@ describe('the filling step', () => {
       const plant = plantOf(f);
       const procedure = compose(f);
       const level = startingSum({ fitOut: f, plant });
-      const filled = withFill(procedure, level, plant, f);
+      const filled = withFill(procedure, level, { fitOut: f, plant });
       expect(filled.steps.filter((s, i) => s !== procedure.steps[i]).map((s) => s.key)).toEqual(
         f.glasses.length
           ? ['fill', 'water-and-valves']

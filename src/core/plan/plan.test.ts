@@ -429,7 +429,7 @@ describe('what a whole sheet says', () => {
       expect(figure.value, fitOut.name).toBe(level.fill.value);
       expect(figure.steps.at(-1)!.result.value, fitOut.name).toBe(figure.value);
       expect(whole.level.fill.value, fitOut.name).toBe(level.fill.value);
-      expect(said, fitOut.name).toBe(withFill(compose(fitOut), level, plant, fitOut).steps.find((s) => s.key === 'fill')!.what);
+      expect(said, fitOut.name).toBe(withFill(compose(fitOut), level, { fitOut, plant }).steps.find((s) => s.key === 'fill')!.what);
       expect(said, fitOut.name).toContain(
         level.fill.kind === 'glass' ? printGlass(level.fill.value) : mark(fillOf(level, plant), 'volume')
       );

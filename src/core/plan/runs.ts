@@ -2,7 +2,7 @@ import type { Plant } from '../boiler';
 import type { FitOut } from '../engine';
 import type { Procedure } from '../procedure';
 import { saturationAtGauge } from '../steam';
-import { energyWith, fillingOf, hotOnHot, isTimed, type Stop, stopOf, type Stopping, usualReserve } from '../sums';
+import { energyWith, fillingOf, type Given, hotOnHot, isTimed, type Stop, stopOf, type Stopping, usualReserve } from '../sums';
 import { type Gauge, mark } from '../units';
 import type { DayPlan } from './day';
 import type { Sheet } from './sheet';
@@ -42,17 +42,17 @@ function downIn(f: FitOut, plant: Plant, kg: number, air: number): number {
 
 /** The runs of a day; undefined where the engine can be fed. */
 export function runsOf(
-  { fitOut, plant, procedure, fill }: { fitOut: FitOut; plant: Plant; procedure: Procedure; fill: number },
+  { given, procedure, fill }: { given: Given; procedure: Procedure; fill: number },
   plan: DayPlan,
   { light }: Pick<Sheet, 'light'>
 ): Runs | undefined {
+  const { fitOut, plant } = given;
   if (!isTimed(fitOut)) return undefined;
-  const engine = { fitOut, plant };
-  const first = stopOf(fillingOf({ fill, water: plan.water, air: plan.air }), engine);
+  const first = stopOf(fillingOf({ fill, water: plan.water, air: plan.air }), given);
   const hands = procedure.steps.filter((s) => s.cycle === 'further').reduce((sum, s) => sum + s.minutes * 60, 0);
   if ('refused' in first) return { first, between: { cooling: 0, hands }, runs: [], problems: [] };
   const more = plan.wants.length > 1;
-  const again = more ? stopOf({ fill, charge: null, reserve: usualReserve, water: hotOnHot, air: plan.air }, engine) : undefined;
+  const again = more ? stopOf({ fill, charge: null, reserve: usualReserve, water: hotOnHot, air: plan.air }, given) : undefined;
   const cooling = downIn(fitOut, plant, first.left, plan.air);
   const run = (of: Stop, what: string, lit: number): PlannedRun => ({
     what,

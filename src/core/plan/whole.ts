@@ -2,10 +2,11 @@ import { type Plant, plantOf, usualFill } from '../boiler';
 import type { FitOut } from '../engine';
 import { classHeating, type Heating } from '../forecast';
 import { type Fit, heatingFrom, widthFrom } from '../learn';
+import { type RunFact, shownBy } from '../log';
 import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
 import { type Kit, kitFor } from './kit';
-import { dayNeeds, usualDuty, fillOf, isTimed, type Level, startingSum, type Used } from '../sums';
+import { dayNeeds, usualDuty, fillOf, type Given, isTimed, type Level, startingSum, type Used } from '../sums';
 import { runningIn, type Runs, runsOf, timedPlan } from './runs';
 import type { Figure } from '../units';
 import { withFill } from './fill';
@@ -25,6 +26,8 @@ export interface Known {
   readonly offs?: readonly number[];
   /** Days on which fuel was weighed. */
   readonly used: readonly Used[];
+  /** What its runs of past days have shown with this burner, the newest first. */
+  readonly runs?: readonly RunFact[];
 }
 
 /** A whole day sheet: the sheet, the raise it stands on, what to fill to, what to bring. */
@@ -40,6 +43,10 @@ export interface Whole {
   readonly kit: readonly Kit[];
 }
 
+/** What its runs have shown, where there are any. */
+export const shownIn = ({ fitOut, runs = [] }: Pick<Known, 'fitOut' | 'runs'>): Pick<Given, 'shown'> =>
+  runs.length ? { shown: shownBy(fitOut, [], runs) } : {};
+
 /** The engine as the model steps it and as its past makes it heat. */
 export function engineOf({ fitOut, fits, offs = [] }: Pick<Known, 'fitOut' | 'fits' | 'offs'>): { plant: Plant; heating: Heating } {
   const plant = plantOf(fitOut);
@@ -50,8 +57,9 @@ export function engineOf({ fitOut, fits, offs = [] }: Pick<Known, 'fitOut' | 'fi
 export function planWhole(known: Known, asked: DayPlan, busy: Busy = {}, engine = engineOf(known)): Whole {
   const { fitOut, used } = known;
   const { plant, heating } = engine;
-  const level = startingSum({ fitOut, plant }, asked);
-  const procedure = withFill(known.procedure, level, plant, fitOut);
+  const given: Given = { fitOut, plant, used, ...shownIn(known) };
+  const level = startingSum(given, asked);
+  const procedure = withFill(known.procedure, level, given);
   const fill = fillOf(level, plant);
   const raise = planRaise(fitOut, procedure, plant, heating, { water: asked.water, air: asked.air });
   const sheetOf = (plan: DayPlan, plain?: true) =>
@@ -62,7 +70,7 @@ export function planWhole(known: Known, asked: DayPlan, busy: Busy = {}, engine 
       busy,
       ...(plain ? { plain } : {})
     });
-  const runsBy = (sheet: Pick<Sheet, 'light'>) => runsOf({ fitOut, plant, procedure, fill }, asked, sheet);
+  const runsBy = (sheet: Pick<Sheet, 'light'>) => runsOf({ given, procedure, fill }, asked, sheet);
   // An engine that is timed runs as long as its water and its charge do.
   const plan = isTimed(fitOut) ? timedPlan(asked, runsBy(sheetOf(asked, true))) : asked;
   const sheet = sheetOf(plan);
@@ -83,7 +91,7 @@ export function planWhole(known: Known, asked: DayPlan, busy: Busy = {}, engine 
         water: plan.water,
         air: plan.air
       },
-      { fitOut, plant, used }
+      given
     ),
     kit: kitFor(fitOut, procedure)
   };

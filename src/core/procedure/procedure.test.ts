@@ -44,7 +44,7 @@ describe('a procedure composed from a fit-out', () => {
   it('no glass: a measured fill and a run limit, and nothing that asks for a level', () => {
     const procedure = compose(named('Water Rail'));
     expect(keys(procedure)).toContain('run-limit');
-    expect(printMarks(procedure.steps.find((s) => s.key === 'fill')!.what, usualUnits)).toBe('Fill with 220\u2009ml, measured');
+    expect(printMarks(procedure.steps.find((s) => s.key === 'fill')!.what, usualUnits)).toBe('Fill with 260\u2009ml, measured');
     expect(procedure.steps.every((s) => s.evidence !== 'glass reading')).toBe(true);
   });
 

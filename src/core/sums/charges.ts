@@ -1,5 +1,5 @@
 import { chargesFor, dayInputs, fillings, runningOf, usualDay } from './day';
-import { isTimed } from './stop';
+import { isTimed } from './stop-terms';
 import { above, given, greater, line, over, roundedUp, times, workedFrom } from '../units';
 import { sum } from './sum';
 

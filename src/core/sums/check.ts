@@ -4,7 +4,8 @@ import { checkFitOut } from '../engine/check';
 import type { Problem } from '../form';
 import { printText, usualUnits } from '../units';
 import { usualFilling } from './pair';
-import { isTimed, stopOf } from './stop';
+import { stopOf } from './stop';
+import { isTimed } from './stop-terms';
 
 /** WHAT A FIT-OUT SAYS, held against its own sums. What was stored once always opens; what is saved anew has to agree with itself. */
 

@@ -3,8 +3,8 @@ import { given, line, plus, times, type Worked, workedFrom, type WorkedInput } f
 import { dutyField } from './demand';
 import { usualDuty } from './duties';
 import { fillOf, startingSum } from './start';
-import { canBeFed, type Filling, stopOf } from './stop';
-import { hotOnHot, usualReserve } from './stop-terms';
+import { type Filling, stopOf } from './stop';
+import { canBeFed, hotOnHot, usualReserve } from './stop-terms';
 import { conditions, type Given, usualConditions } from './sum';
 
 /** What a day says that its water, fuel and oil follow from. */

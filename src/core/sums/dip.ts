@@ -2,7 +2,7 @@ import { energyAt, energyOf, energyTable, feedEnthalpy, needleAt, temperatureAt,
 import { group, type Infer, quantity } from '../form';
 import { boilingAt, waterVolume } from '../steam';
 import { above, asked, given, line, minus, over, plus, Refusal, times, type Worked, workedFrom } from '../units';
-import { canBeFed } from './stop';
+import { canBeFed } from './stop-terms';
 import { conditions, type Given, sum } from './sum';
 
 /** What a slug of cold water will cost. */

@@ -2,7 +2,7 @@ import { gasHeat } from '../firing';
 import { above, given, line, mark, over, plus, times, workedFrom } from '../units';
 import { chargesFor, dayInputs, fillings, runningOf, spare, usualDay } from './day';
 import { heatUp } from './heat-up';
-import { isTimed } from './stop';
+import { isTimed } from './stop-terms';
 import { sum } from './sum';
 
 /** Gas for a day: every filling is brought to pressure, at full power; running takes about four fifths of it. */

@@ -26,8 +26,21 @@ import { water } from './water';
 
 export { type Dip, dip } from './dip';
 export { usualFilling } from './pair';
-export { canBeFed, type Filling, isTimed, needsPair, stopOf } from './stop';
-export { doubts, hotOnHot, warmWater, type Ends, type Shown, type Stop, type Stopping, usualReserve } from './stop-terms';
+export { type Filling, stopOf } from './stop';
+export {
+  canBeFed,
+  doubts,
+  hotOnHot,
+  isTimed,
+  needsPair,
+  noneShown,
+  warmWater,
+  type Ends,
+  type Shown,
+  type Stop,
+  type Stopping,
+  usualReserve
+} from './stop-terms';
 export { fillOf, type Level, startingSum } from './start';
 export { type Day, fillingOf } from './day';
 export { demandOf } from './demand';

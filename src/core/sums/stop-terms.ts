@@ -1,4 +1,4 @@
-import { boilerShape } from '../engine';
+import { boilerShape, type FitOut } from '../engine';
 import { gasHeat } from '../firing';
 import { coldWater, waterVolume } from '../steam';
 import {
@@ -32,8 +32,9 @@ export interface Stop {
   readonly fuelOut?: number;
   /** s from the match to where the water might be at its floor, on the safe side. */
   readonly lasts: number;
-  /** kg/s that may boil away at the most. */
+  /** kg/s that may boil away at the most, and that go as steam once it is up, as is to be expected. */
   readonly fastest: number;
+  readonly steams: number;
   /** kg in at the match, that must stay in, that is likely to be left at the stop, and that is left at least. */
   readonly water: number;
   /** The same, m³ as it was filled in. */
@@ -49,6 +50,13 @@ export interface Stop {
 }
 export type Stopping = Stop | { readonly refused: string; readonly worked: Worked };
 
+/** Whether anything can be fed while there is pressure. */
+export const canBeFed = (f: FitOut): boolean => f.feeds.some((x) => x.plumbed && x.kind !== 'bottle');
+/** Whether a run is timed: nothing can be fed while there is pressure. */
+export const isTimed = (f: FitOut): boolean => !canBeFed(f);
+/** Whether fuel and water must end together: nothing can be fed, and the fire is not switched off by its own thermostat. */
+export const needsPair = (f: FitOut): boolean => isTimed(f) && f.fire.with !== 'electric';
+
 /** What of the water must be left when the fire is out: a third, until the owner says otherwise. */
 export const usualReserve = 1 / 3;
 
@@ -61,7 +69,12 @@ export interface Shown {
   readonly factor: number;
   readonly spread: number;
   readonly runs: number;
+  /** How many times as fast as its fit-out says the fuel goes, by weighing it; undefined while nobody has. */
+  readonly burns?: number;
+  readonly weighed?: number;
 }
+/** Nothing yet. */
+export const noneShown: Shown = { factor: 1, spread: 0, runs: 0 };
 
 /**
  * How far the heat that reaches the water may be over what is expected (or unknown, of a charge that nobody has weighed), the losses under it,

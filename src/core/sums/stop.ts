@@ -1,4 +1,3 @@
-import type { FitOut } from '../engine';
 import { type Infer, group, maybe, number, quantity } from '../form';
 import { coldWater, saturationAtGauge, waterVolume } from '../steam';
 import {
@@ -21,7 +20,7 @@ import {
   type WorkedStep
 } from '../units';
 import { energyWith } from './heat-up';
-import { doubts, type Ends, floorOf, heatOf, leastFill, type Shown, type Stopping, whole } from './stop-terms';
+import { doubts, type Ends, floorOf, heatOf, leastFill, noneShown, type Shown, type Stopping, whole } from './stop-terms';
 import { type Given } from './sum';
 
 /**
@@ -38,13 +37,6 @@ export const stopInputs = group('Water, fuel and time', {
 });
 export type Filling = Infer<typeof stopInputs>;
 
-/** Whether anything can be fed while there is pressure. */
-export const canBeFed = (f: FitOut): boolean => f.feeds.some((x) => x.plumbed && x.kind !== 'bottle');
-/** Whether a run is timed: nothing can be fed while there is pressure. */
-export const isTimed = (f: FitOut): boolean => !canBeFed(f);
-/** Whether fuel and water must end together: nothing can be fed, and the fire is not switched off by its own thermostat. */
-export const needsPair = (f: FitOut): boolean => isTimed(f) && f.fire.with !== 'electric';
-
 /** The heat of a fire in the water at its bad end or as expected, W; and what the boiler loses at a temperature. */
 const reaching = (power: Expression, share: number, more: number, words: string, from: Source) =>
   times(power, given('share that reaches the water', share, 'share', 'class default'), given(words, more, 'ratio', from));
@@ -58,7 +50,7 @@ const reaching = (power: Expression, share: number, more: number, words: string,
 export function stopOf(
   { fill, charge, reserve, water: start, air }: Filling,
   engine: Given,
-  shown: Shown = { factor: 1, spread: 0, runs: 0 },
+  shown: Shown = engine.shown ?? noneShown,
   burning = false
 ): Stopping {
   const { fitOut, plant } = engine;
@@ -69,6 +61,12 @@ export function stopOf(
       []
     );
   const from: Source = shown.runs ? 'learned' : 'class default';
+  // How fast the fuel goes is known by its weight; how much of its heat reaches the water, by what boiled away.
+  const burnt =
+    shown.burns === undefined
+      ? fire.power
+      : given('power, by the fuel that was weighed', shown.burns * fire.power.value, 'power', 'learned');
+  const heated = shown.runs ? fire.power : burnt;
   const doubt = shown.runs ? shown.spread : fire.unknown ? doubts.unknown : doubts.heat;
   const hot = saturationAtGauge(fitOut.workingPressure as Gauge);
   const boil = saturationAtGauge(0 as Gauge);
@@ -150,10 +148,10 @@ export function stopOf(
   };
   const largest = fire.heat && largestCharge();
   function largestCharge(): readonly WorkedStep[] {
-    const { power, heat, share, burns } = fire!;
+    const { heat, share, burns } = fire!;
     if (burns === undefined) {
-      const lines = byTime(power);
-      return [...lines, line('largest charge', 'mass', over(times(above(lines.at(-1)!), power), heat!))];
+      const lines = byTime(heated);
+      return [...lines, line('largest charge', 'mass', over(times(above(lines.at(-1)!), burnt), heat!))];
     }
     const all = line(
       'heat that may reach the water',
@@ -187,7 +185,7 @@ export function stopOf(
           over(times(given('charge', used, 'mass', 'given'), fire.heat!), given('a charge burns', fire.burns!, 'time', 'fit-out'))
         )
       : undefined;
-  const powerIn = power ? above(power) : fire.power;
+  const powerIn = power ? above(power) : heated;
   const safe = byTime(powerIn);
   const lasts = safe.at(-1)!;
 
@@ -206,7 +204,7 @@ export function stopOf(
           'time',
           fire.burns !== undefined
             ? given('a charge burns', fire.burns, 'time', 'fit-out')
-            : over(times(given('charge', used, 'mass', charge === null ? 'fit-out' : 'given'), fire.heat), fire.power)
+            : over(times(given('charge', used, 'mass', charge === null ? 'fit-out' : 'given'), fire.heat), burnt)
         )
       : undefined;
 
@@ -223,7 +221,7 @@ export function stopOf(
     const least = Math.max(
       fire.piece ?? 0,
       fire.burns === undefined
-        ? (up.result.value * fire.power.value) / fire.heat!.value
+        ? (up.result.value * burnt.value) / fire.heat!.value
         : (toUp.result.value + 0.5 * hotLost.result.value * fire.burns) / (fire.heat!.value * fire.share * shown.factor)
     );
     if (!burning && (ends < least || whole(ends, fire.piece) <= 0))
@@ -266,6 +264,7 @@ export function stopOf(
     ...(fuelOut ? { fuelOut: fuelOut.result.value } : {}),
     lasts: lasts.result.value,
     fastest: fast,
+    steams: likely,
     water: kg,
     fill,
     floor: workedFrom([water, covered, floor], 'estimate'),

@@ -4,6 +4,7 @@ import { type Group, type Infer, quantity } from '../form';
 import { coldWater } from '../steam';
 import type { Worked } from '../units';
 import type { Duty } from './duties';
+import type { Shown } from './stop-terms';
 
 /** What an engine used on past days: kg of fuel and s in steam, so that fuel an hour follows. */
 export interface Used {
@@ -19,6 +20,8 @@ export interface Given {
   readonly plant: Plant;
   /** Days on which its fuel was weighed. */
   readonly used?: readonly Used[];
+  /** What its own runs have shown, measured in and out. */
+  readonly shown?: Shown;
 }
 
 /** A sum that an operator asks for: what it is called, what it is asked with, and how it is worked. */

@@ -1,6 +1,6 @@
 import { above, given, line, plus, times, over, workedFrom } from '../units';
 import { coldWeight, dayInputs, fillIn, fillings, runningOf, usualDay } from './day';
-import { canBeFed } from './stop';
+import { canBeFed } from './stop-terms';
 import { besides, demandOf } from './demand';
 import { sum } from './sum';
 

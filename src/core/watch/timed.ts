@@ -100,7 +100,12 @@ export const flames: readonly Rule[] = [
   },
   (f, { boiler, runs }) => {
     const last = runs.at(-1);
-    return boiler?.sure && last?.outAt && boiler.at > last.outAt && boiler.T < coldIn && !nearlyCold(last.outAt, boiler.at)
+    return boiler?.sure &&
+      boiler.volume > 0 &&
+      last?.outAt &&
+      boiler.at > last.outAt &&
+      boiler.T < coldIn &&
+      !nearlyCold(last.outAt, boiler.at)
       ? {
           key: 'cold in',
           rank: 'look',

@@ -1,6 +1,7 @@
 <script lang="ts">
   // What tells on an engine without a needle: a ladder from cold to blowing off, to point at as others point at a scale.
-  import { sensedIn, sensesAhead } from '$core/learn';
+  import { sensesAhead } from '$core/learn';
+  import { sensedBefore } from '$core/log';
   import { sensesOf } from '$core/procedure';
   import { clock } from '../sheet/when';
   import type { Footplate } from './footplate.svelte';
@@ -19,7 +20,7 @@
     const from = stands === undefined || lit === undefined ? all.length : Math.min(all.length, all.findIndex((r) => r.seen === stands) + 2);
     return all.slice(Math.max(0, from - 7), from);
   });
-  const past = $derived(sensedIn(foot.log.events).slice(0, lit === undefined ? undefined : -1));
+  const past = $derived(sensedBefore(foot.log));
   const ahead = $derived.by(() => {
     const count = foot.countdown;
     if (!count || 'refused' in count || lit === undefined) return new Map<string, string>();

@@ -32,7 +32,7 @@ export interface Opened {
   readonly context: Context;
   readonly entries: readonly Entry[];
   readonly place: string;
-  readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs' | 'used'>;
+  readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs' | 'used' | 'runs'>;
   readonly plan: DayPlan | null;
   /** Water used while it works, kg/s. */
   readonly water: number;

@@ -26,7 +26,11 @@
             >
             <td>{volume(run.water)}</td>
             <td>{volume(run.left)}</td>
-            <td>{run.charge === undefined ? '–' : printText(run.charge, 'mass', units)}</td>
+            <td
+              >{run.charge === undefined ? '–' : printText(run.charge, 'mass', units)}{#if run.burnt !== undefined}<span class="burnt"
+                  >{printText(run.burnt, 'mass', units)} burnt</span
+                >{/if}</td
+            >
           </tr>
         {/each}
       </tbody>
@@ -50,6 +54,10 @@
   }
   th {
     font-weight: 400;
+    color: var(--ink2);
+  }
+  .burnt {
+    display: block;
     color: var(--ink2);
   }
   .late {

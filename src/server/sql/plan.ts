@@ -6,6 +6,7 @@ import { compose } from '$core/procedure';
 import { work } from '../jobs';
 import { json, type Tx } from './json';
 import { raisings, toldFrom } from './raising';
+import { runFactsIn } from './runs';
 
 export interface PlanRow {
   id: string;
@@ -29,6 +30,11 @@ export async function knownOf(tx: Tx, club: string, engineIds: readonly string[]
       select engine_id as id, fit_out, learning from engine where club_id = ${club} and engine_id = any(${engineIds as string[]}::uuid[])`.execute(),
     raisings(tx, club, engineIds, 24)
   ]);
+  const facts = await runFactsIn(
+    tx,
+    club,
+    engines.map((e) => ({ id: e.id, fitOut: fitOutOf(e.fitOut), leftOut: e.learning.leftOut }))
+  );
   return new Map(
     engines.map(({ id, fitOut: stored, learning }) => {
       const fitOut = fitOutOf(stored);
@@ -37,6 +43,7 @@ export async function knownOf(tx: Tx, club: string, engineIds: readonly string[]
         id,
         {
           fitOut,
+          runs: facts.get(id) ?? [],
           procedure: compose(fitOut),
           fits: fitsNow(toldFrom(own), learning),
           offs: own.flatMap((r) => (r.raised.off === undefined || learning.leftOut.includes(r.id) ? [] : [r.raised.off])),

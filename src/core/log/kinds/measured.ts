@@ -1,6 +1,10 @@
 import { group, type Infer, oneWord, optional, quantity, text } from '../../form';
 import { asks, measures } from '../../procedure';
 import { printText } from '../../units';
+import type { FitOut } from '../../engine';
+import { isTimed } from '../../sums';
+import type { State } from '../state';
+import { shownBy } from '../stop';
 import type { KindOf } from './kind';
 
 const fields = group(
@@ -16,6 +20,14 @@ const fields = group(
 /** A number that was measured, and not worked: what went in, what it weighs, what was used. */
 export type Measured = Infer<typeof fields>;
 
+/** What the last run burnt, by the canister before it and after. */
+function burntBy({ runs, measured, earlier }: State, after: number, fitOut: FitOut): Pick<State, 'runs' | 'shown'> | undefined {
+  const [last, before] = [runs.at(-1), measured.canister];
+  if (!last?.outAt || !before || before.value < after || before.at > last.outAt || !isTimed(fitOut)) return undefined;
+  const all = [...runs.slice(0, -1), { ...last, burnt: before.value - after }];
+  return { runs: all, shown: shownBy(fitOut, all, earlier) };
+}
+
 export const measured: KindOf<Measured> = {
   fields,
   // Water that was measured in stood here before it had a kind of its own.
@@ -25,8 +37,9 @@ export const measured: KindOf<Measured> = {
       : what === 'canister' && mass !== undefined && fire.with === 'gas' && fire.empty !== null && mass >= fire.empty
         ? [{ is: 'charge', mass: mass - fire.empty, fuel: 'gas', whole: true }]
         : [],
-  does: (state, { what, volume, mass, product }, { at, by }) => ({
+  does: (state, { what, volume, mass, product }, { at, by }, { fitOut }) => ({
     ...state,
+    ...(what === 'canister after' && mass !== undefined ? burntBy(state, mass, fitOut) : {}),
     measured: { ...state.measured, [what]: { value: (volume ?? mass)!, at, by, ...(product ? { product } : {}) } }
   }),
   says: ({ what, volume, mass, product }, { units }) =>

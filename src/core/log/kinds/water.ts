@@ -26,7 +26,7 @@ export const water: KindOf<Water> = {
     const last = state.runs.at(-1);
     return act === 'in' || !last?.outAt || !isTimed(fitOut)
       ? state
-      : { ...state, shown: shownBy(fitOut, [...state.runs.slice(0, -1), { ...last, left: volume }]) };
+      : { ...state, shown: shownBy(fitOut, [...state.runs.slice(0, -1), { ...last, left: volume }], state.earlier) };
   },
   tells: (body) => [{ is: 'water', ...body }],
   says: ({ act, volume, with: by, count, warm }, { units }) =>

@@ -220,6 +220,7 @@ export const prove: readonly StepRule[] = [
     key: 'warm-gently',
     when: not(drains),
     needs: ['line-through'],
+    gates: (f) => wp(f, 0.6),
     what: 'Warm through with no drains',
     how: (f) =>
       `A breath of steam, ${turning(f) ? 'turn it by hand' : 'push it a turn of its wheels'}, stop, wait. Again, until what comes out is dry.`,
@@ -262,6 +263,7 @@ export const prove: readonly StepRule[] = [
     what: 'Burner steady with steam drawn',
     how: 'Open the regulator a moment: the flame must not lift or light back.',
     why: 'A change of draught is what puts a flame out.',
+    gates: (f) => wp(f, 0.6),
     minutes: 1
   },
   {

@@ -1,3 +1,4 @@
+import type { FitOut } from '../../engine';
 import type { StepRule } from '../step';
 import {
   both,
@@ -7,6 +8,7 @@ import {
   drains,
   electric,
   emptied,
+  fed,
   feeds,
   fuelOf,
   gas,
@@ -25,6 +27,9 @@ import {
 } from './fits';
 
 /** Clean, dry, covered, written down. */
+/** Emptied after the day, where what is left tells how hot its fire is: nothing feeds it, and no glass shows it. */
+const measuredOut = (f: FitOut) => !fed(f) && !glass(f) && f.storage === 'dry';
+
 export const putAway: readonly StepRule[] = [
   {
     key: 'ash',
@@ -130,7 +135,8 @@ export const putAway: readonly StepRule[] = [
     how: (f) =>
       f.storage === 'full'
         ? `${glass(f) ? 'To the top of the glass' : 'To the top'} with treated water, cocks shut.`
-        : 'Drained, all openings open, air through it.',
+        : `Drained, all openings open, air through it.${measuredOut(f) ? ' Into the measure, and log it: it says how much a minute of fire takes.' : ''}`,
+    asks: (f) => (measuredOut(f) ? ['water out'] : []),
     why: (f) =>
       f.shell.material === 'steel' ? 'Steel rusts at the water line: all of it wet, or all of it dry.' : 'Half wet is the worst of both.',
     gates: cooled,

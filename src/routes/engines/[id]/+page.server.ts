@@ -8,7 +8,7 @@ import { jointsOf } from '$server/joints';
 import { keptOf, letGo } from '$server/kept';
 import { usualPlan } from '$core/plan';
 import { engineFigures } from '$core/sums';
-import { goodPlan, makePlan, plannedFor, toldOf } from '$server/plans';
+import { goodPlan, makePlan, plannedFor, runsShown, toldOf } from '$server/plans';
 import { carriedFrom, lastSteamings } from '$server/book';
 import { obstacles, startSteaming } from '$server/start';
 import { isoDayIn, momentAt, Refusal } from '$core/units';
@@ -21,7 +21,7 @@ export const load = async ({ params, locals }) => {
   const id = needId(params.id);
   const found = await engine(club, id);
   if (!found) return notHere('engine');
-  const [papers, open, steamings, { stops, passengers }, past, plans, carried, kept, joints] = await Promise.all([
+  const [papers, open, steamings, { stops, passengers }, past, plans, carried, kept, joints, runs] = await Promise.all([
     papersOf(club, id),
     faults(club, { engineId: id }),
     lastSteamings(club, id),
@@ -30,7 +30,8 @@ export const load = async ({ params, locals }) => {
     plannedFor(club, id),
     carriedFrom(club, id),
     keptOf(club, id),
-    jointsOf(club, id, found.fitOut)
+    jointsOf(club, id, found.fitOut),
+    runsShown(club, id, found.fitOut)
   ]);
   const last = steamings.find((s) => s.endedAt);
   return {
@@ -49,6 +50,7 @@ export const load = async ({ params, locals }) => {
     plans,
     kept,
     joints,
+    runs,
     now: Date.now()
   };
 };

@@ -11,6 +11,7 @@
   import Papers from '$lib/engine/Papers.svelte';
   import PlanDialog from '$lib/engine/PlanDialog.svelte';
   import StartDialog from '$lib/engine/StartDialog.svelte';
+  import RunsShown from '$lib/engine/RunsShown.svelte';
   import Steams from '$lib/engine/Steams.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
@@ -82,6 +83,7 @@
   </div>
 
   {#if data.joints.length}<GasJoints joints={data.joints} />{/if}
+  {#if data.runs.length}<RunsShown fitOut={f} runs={data.runs} />{/if}
 
   <section class="box pad history">
     <div class="row between">
@@ -95,14 +97,14 @@
     {:else}<p class="second">Nothing is planned. A day sheet says when to light, what to fill to and what to bring.</p>{/each}
   </section>
 
-  {#key data.engine.id}<Steams
-      engineId={data.engine.id}
-      fitOut={f}
-      told={data.past.told}
-      learning={data.past.learning}
-      version={data.past.learningVersion}
-      may={can('edit engines')}
-    /><KeptFigures engineId={data.engine.id} kept={data.kept} may={can('edit engines')} problem={problemOf('kept')} /><Moves
+  {#key data.engine.id}{#if f.gauge || data.past.told.length}<Steams
+        engineId={data.engine.id}
+        fitOut={f}
+        told={data.past.told}
+        learning={data.past.learning}
+        version={data.past.learningVersion}
+        may={can('edit engines')}
+      />{/if}<KeptFigures engineId={data.engine.id} kept={data.kept} may={can('edit engines')} problem={problemOf('kept')} /><Moves
       fitOut={f}
     />{/key}
   <div class="history"><LastSteamings engineId={data.engine.id} steamings={data.steamings} /></div>
