@@ -2,7 +2,9 @@ import { type FitOut, patterns } from '../src/core/engine';
 import { checkFitOut } from '../src/core/engine/check';
 import { filled, plantOf, type Plant, gaugeOf, shut, step } from '../src/core/boiler';
 import { chance, type Chance } from '../src/core/chance';
-import { doubts, type Filling, isTimed, type Stop, stopOf } from '../src/core/sums';
+import { type Run, shownBy } from '../src/core/log';
+import { coldWater, waterVolume } from '../src/core/steam';
+import { doubts, type Filling, isTimed, type Stop, stopOf, usualReserve } from '../src/core/sums';
 
 /** ENGINES THAT NOTHING FEEDS, in any mixture, and one run of each by the model with everything at its bad end. */
 
@@ -51,14 +53,26 @@ export function unfedFitOut(seed: number): FitOut {
   }
 }
 
+/** How a run is: times the heat that is expected, the losses, and the water that was measured in. */
+export interface Really {
+  readonly heat: number;
+  readonly loss: number;
+  readonly water: number;
+}
+/** Everything at the end that is worst for the water. */
+const badEnd = ({ fire }: FitOut): Really => ({
+  heat: 1 + (fire.with === 'spirit' && fire.weight === null && fire.heat === null ? doubts.unknown : doubts.heat),
+  loss: 1 - doubts.loss,
+  water: 1 - doubts.water
+});
+
 /**
- * What is left of the water at the stop when the heat is at the most, the losses at the least, the water short of what was measured and the
+ * What is left of the water at the stop, by default when the heat is at the most, the losses at the least, the water short of what was measured and the
  * engine takes all that there is, kg: stepped by the model.
  */
-export function leftByModel(f: FitOut, { water, air }: Pick<Filling, 'water' | 'air'>, stop: Stop): number {
+export function leftByModel(f: FitOut, { water, air }: Pick<Filling, 'water' | 'air'>, stop: Stop, really = badEnd(f)): number {
   const usual = plantOf(f);
-  const unknown = f.fire.with === 'spirit' && f.fire.weight === null && f.fire.heat === null;
-  const more = 1 + (unknown ? doubts.unknown : doubts.heat);
+  const more = really.heat;
   const { fire } = usual;
   const hot: Plant['fire'] =
     fire.with === 'gas'
@@ -73,8 +87,8 @@ export function leftByModel(f: FitOut, { water, air }: Pick<Filling, 'water' | '
         : fire.with === 'electric'
           ? { ...fire, power: fire.power * more, set: 480 }
           : fire;
-  const plant: Plant = { ...usual, fire: hot, vessel: { ...usual.vessel, loss: usual.vessel.loss * (1 - doubts.loss) } };
-  const w = filled(plant, { water: (1 - doubts.water) * stop.water, T: water, ambient: air });
+  const plant: Plant = { ...usual, fire: hot, vessel: { ...usual.vessel, loss: usual.vessel.loss * really.loss } };
+  const w = filled(plant, { water: really.water * stop.water, T: water, ambient: air });
   const set = shut(plant);
   if (w.fire.with === 'solid') throw new Error('nothing that burns coal is timed');
   Object.assign(w.fire, { setting: 1, charges: 1, on: true });
@@ -98,4 +112,36 @@ export function runOf(seed: number) {
   const asked: Filling = { fill, charge: null, reserve: c.pick([0.2, 1 / 3, 0.45]), water, air };
   const stop = stopOf(asked, engine);
   return { fitOut: f, asked, stop, ...('refused' in stop ? {} : { left: leftByModel(f, asked, stop) }) };
+}
+
+/**
+ * Three runs of an engine, each measured in and out with what a hand may be off; then a fourth, by what they have shown.
+ * @returns its floor and what the model leaves, kg; nothing where its runs show nothing
+ */
+export function fourthRun(seed: number) {
+  const fitOut = unfedFitOut(seed);
+  const c = chance(seed + 991);
+  if (fitOut.glasses.length || fitOut.fire.with === 'electric') return undefined;
+  const engine = { fitOut, plant: plantOf(fitOut) };
+  const asked: Filling = { fill: fitOut.fill!, charge: null, reserve: usualReserve, water: coldWater, air: coldWater };
+  const heat = c.between(0.8, 1.2);
+  const day = (): Really => ({ heat: heat * (1 + 0.03 * c.normal()), loss: 1, water: 1 });
+  const first = stopOf(asked, engine);
+  if ('refused' in first) return undefined;
+  const runs = [1, 2, 3].map((i): Run => {
+    const lit = Date.UTC(2026, 5, i, 10);
+    const left = leftByModel(fitOut, asked, first, day()) * waterVolume(coldWater) * (1 + 0.01 * c.normal());
+    return {
+      litAt: new Date(lit).toISOString(),
+      outAt: new Date(lit + first.worked.value * 1000).toISOString(),
+      water: asked.fill,
+      T: coldWater,
+      ...(first.charge === undefined ? {} : { charge: first.charge }),
+      left
+    };
+  });
+  const shown = shownBy(fitOut, runs);
+  const stop = shown.runs ? stopOf(asked, engine, shown) : undefined;
+  if (!stop || 'refused' in stop) return undefined;
+  return { heat, shown, stop, first, floor: stop.floor.value, left: leftByModel(fitOut, asked, stop, day()) };
 }

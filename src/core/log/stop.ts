@@ -44,15 +44,38 @@ function waterOf(fitOut: FitOut, run: Run, { glass }: Pick<State, 'glass'>): { r
   return { volume: fillOf(startingSum({ fitOut, plant }), plant), taken: true };
 }
 
-/** Water that went in a run, times what was expected to go, from being up to the last flame; undefined where it was not measured. */
+/** Between which a fire may be, times what is expected of it, and how near it is worked. */
+const [weakest, fiercest, nearly] = [0.4, 2.5, 1e-3] as const;
+const factors = new WeakMap<Run, number | undefined>();
+
+/**
+ * How hot a fire was by what boiled away: the heat, times what is expected, at which the sum comes to the water that went. Not water over water:
+ * what is lost to the air is lost first, and a weak fire is up later too. Undefined where it was not measured, or was hardly up.
+ */
 function factorOf(fitOut: FitOut, run: Run): number | undefined {
-  if (run.water === undefined || run.left === undefined || !run.outAt) return undefined;
-  const stop = stopBy(fitOut, run, run.water);
+  if (factors.has(run)) return factors.get(run);
+  const found = heatThatBoiled(fitOut, run);
+  factors.set(run, found);
+  return found;
+}
+function heatThatBoiled(fitOut: FitOut, run: Run): number | undefined {
+  const { water, left } = run;
+  if (water === undefined || left === undefined || !run.outAt || left >= water) return undefined;
   const took = tookOf(run)!;
-  if ('refused' in stop || took < stop.up + 60) return undefined;
-  const expected = stop.steams * (took - stop.up);
-  const went = stop.water * (1 - run.left / run.water);
-  return expected > 0 && went > 0 ? Math.min(2, Math.max(0.5, went / expected)) : undefined;
+  const usual = stopBy(fitOut, run, water);
+  if ('refused' in usual || took < usual.up + 60) return undefined;
+  const went = usual.water * (1 - left / water);
+  const goes = (factor: number): number => {
+    const stop = stopBy(fitOut, run, water, { factor, spread: 0, runs: 1 });
+    return 'refused' in stop ? 0 : stop.steams * Math.max(0, took - stop.up);
+  };
+  let [low, high] = [weakest, fiercest] as [number, number];
+  while (high - low > nearly) {
+    const middle = (low + high) / 2;
+    if (goes(middle) < went) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
 }
 const tookOf = ({ litAt, outAt }: Run): number | undefined => (outAt ? (Date.parse(outAt) - Date.parse(litAt)) / 1000 : undefined);
 

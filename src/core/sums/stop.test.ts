@@ -1,5 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { runOf } from '../../../tests/unfed';
+import { unfedDocument, unfedFourths, unfedRuns } from '../../../tools/unfed';
 import { plantOf } from '../boiler';
 import { boilerShape, type FitOut, patterns } from '../engine';
 import { checkEngine } from './check';
@@ -121,7 +122,7 @@ describe('when a run has to be over', () => {
   });
 
   it('over 300 engines, stepped by the model with everything at its bad end: never under the floor at the stop', () => {
-    const runs = Array.from({ length: 300 }, (_, i) => runOf(i + 1));
+    const runs = unfedRuns();
     const went = runs.filter((r) => r.left !== undefined);
     expect(went.length).toBeGreaterThan(200);
     expect(went.flatMap((r, i) => (!('refused' in r.stop) && r.left! < r.stop.floor.value ? [i] : []))).toEqual([]);
@@ -130,5 +131,13 @@ describe('when a run has to be over', () => {
       'refused' in r.stop || r.stop.by !== 'water' ? [] : [(r.left! - r.stop.floor.value) / (r.stop.water - r.stop.floor.value)]
     );
     expect(used.sort((a, b) => a - b)[used.length >> 1]).toBeLessThan(0.35);
+    // Three runs measured in and out: the fourth is timed by them, and keeps its water too.
+    const fourths = unfedFourths();
+    expect(fourths.length).toBeGreaterThan(80);
+    expect(fourths.filter((r) => r.left < r.floor)).toEqual([]);
+    const off = fourths.map((r) => r.shown.factor / r.heat).sort((a, b) => a - b);
+    expect(off[off.length >> 1]).toBeGreaterThan(0.95);
+    expect(off[off.length >> 1]).toBeLessThan(1.2);
+    expect(unfedDocument(runs, fourths)).toBe(readFileSync('docs/unfed.md', 'utf8'));
   });
 });
