@@ -47,9 +47,21 @@ const rules: readonly Rule[] = [
 const measured =
   /^(steam oil|motion oil|oil|coal|start fuel|lighting fluid|measured fuel|matches or gas lighter|fan|battery|adapter|charged battery|extinguisher|flue brush.*|pliers|rake|shovel|two spanners|scales|leak fluid|plug for the second bore|gloves)$/;
 
-/** Everything to pack, once each: what the fit-out asks for, then what the procedure's steps name. */
-export function kitFor(fitOut: FitOut, procedure: Procedure): Kit[] {
+/** Charges weighed out beforehand, those alike together: “2 charges of 14 g and 1 of 9 g”. */
+function chargesSaid(charges: readonly number[], { fire }: FitOut): string {
+  const alike = new Map<string, number>();
+  for (const c of charges) alike.set(mark(c, 'mass'), (alike.get(mark(c, 'mass')) ?? 0) + 1);
+  const list = [...alike].map(([mass, n], i) => `${n} ${i ? '' : n === 1 ? 'charge ' : 'charges '}of ${mass}`).join(' and ');
+  return fire.with === 'gas'
+    ? `Gas, weighed in: ${list}`
+    : `${fire.with === 'spirit' ? capital(fire.fuel) : 'Fuel'}, weighed apart: ${list}`;
+}
+const capital = (word: string) => word[0]!.toUpperCase() + word.slice(1);
+
+/** Everything to pack, once each: what the fit-out asks for, then what the procedure's steps name. @param charges kg of each run, where fuel is charged */
+export function kitFor(fitOut: FitOut, procedure: Procedure, charges: readonly number[] = []): Kit[] {
   const own = rules.filter(([when]) => when(fitOut)).map(([, what, why]): Kit => ({ what: what(fitOut), for: why }));
+  if (charges.length) own.push({ what: chargesSaid(charges, fitOut), for: 'one for each run, and no more: it ends before the water' });
   const named = new Map<string, string>();
   for (const step of procedure.steps) for (const m of step.materials) if (!measured.test(m) && !named.has(m)) named.set(m, step.what);
   if (!fitOut.fire.with.startsWith('electric')) own.push({ what: 'Matches or gas lighter, dry, and a second one', for: 'the match' });

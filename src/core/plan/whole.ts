@@ -93,7 +93,11 @@ export function planWhole(known: Known, asked: DayPlan, busy: Busy = {}, engine 
       },
       given
     ),
-    kit: kitFor(fitOut, procedure)
+    kit: kitFor(
+      fitOut,
+      procedure,
+      runs?.runs.flatMap((r) => r.charge ?? [])
+    )
   };
 }
 

@@ -13,6 +13,7 @@
     sheet,
     plan,
     other,
+    runs = [],
     now,
     chosen = $bindable(),
     onwant,
@@ -22,6 +23,8 @@
     plan: DayPlan;
     /** Another start, drawn under the line. */
     other?: Sheet | undefined;
+    /** Of an engine that nothing feeds: each match, when it is up, and when it has to be over; ms since 1970. */
+    runs?: readonly { readonly light: number; readonly up: number; readonly stop: number }[];
     now: number;
     /** Key of the station that is pointed at, here or in the table. */
     chosen?: string | undefined;
@@ -44,7 +47,9 @@
   const wants = $derived(plan.wants.map((w) => Date.parse(w.at)));
   const bounds = $derived({
     from: Math.min(sheet.begin, other?.begin ?? Infinity) - 10 * minute,
-    to: Math.max(sheet.ready, ...wants.filter((w) => w < sheet.ready + 60 * minute), other?.ready ?? 0) + 20 * minute
+    to:
+      Math.max(sheet.ready, ...runs.map((r) => r.stop), ...wants.filter((w) => w < sheet.ready + 60 * minute), other?.ready ?? 0) +
+      20 * minute
   });
   const stations = $derived(sheet.stations);
   let svg: SVGSVGElement;
@@ -101,6 +106,14 @@
       width={Math.max(1, x(end) - x(Math.min(scale.to, sheet.steam.early)))}
       height="24"
     />
+    <!-- Each run: its raise light, its running solid on the line; what lies between is cooling, filling, oiling. -->
+    {#each runs as run, i (i)}
+      {#if i > 0}<rect class="raise" x={x(run.light)} y={lineY - 12} width={Math.max(0, x(run.up) - x(run.light))} height="24" />{/if}
+      <rect class="runs" x={x(run.up)} y={lineY - 6} width={Math.max(1, x(run.stop) - x(run.up))} height="12"
+        ><title>Run {i + 1}: match {clock(run.light)}, up {clock(run.up)}, over by {clock(run.stop)}</title></rect
+      >
+      <path class="phase" d="M{x(run.stop)} {lineY - 14}v28" />
+    {/each}
     <path class="line" d="M{x(sheet.begin)} {lineY}H{x(Math.max(sheet.ready, ...wants.filter((w) => w < scale.to)))}" />
     {#each phases as p (p.phase)}
       <path class="phase" d="M{x(p.start)} {lineY - 9}v18" />
@@ -228,6 +241,10 @@
   .phase {
     stroke: var(--ink);
     stroke-width: 1.5;
+  }
+  .runs {
+    fill: var(--water);
+    opacity: 0.55;
   }
   .station {
     fill: var(--raised);

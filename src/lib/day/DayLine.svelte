@@ -57,6 +57,7 @@
           {sheet}
           plan={of.stands}
           other={of.other?.whole?.sheet}
+          runs={of.whole.runs?.runs}
           {now}
           bind:chosen
           onwant={may ? (i, at) => of.want(i, at) : undefined}

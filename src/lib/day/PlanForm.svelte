@@ -14,11 +14,14 @@
   let {
     plan,
     names,
+    timed = false,
     problem,
     onchange
   }: {
     plan: DayPlan;
     names: readonly string[];
+    /** It runs as long as its water and its charge do: nobody says how long. */
+    timed?: boolean;
     problem?: { field: string; sentence: string } | undefined;
     onchange: (part: Partial<DayPlan>) => void;
   } = $props();
@@ -94,24 +97,27 @@
       >
       <div class="line how">
         <TimeField label="All over by" optional minutes={minutesOf(plan.end)} onchange={over} />
-        <TextInput
-          size="sm"
-          labelText="Running, min"
-          type="number"
-          min="0"
-          max="1440"
-          value={String(plan.running)}
-          on:change={(e) => onchange({ running: typedNumber(e) || 0 })}
-        />
-        <Select
-          size="sm"
-          labelText="Work"
-          selected={plan.duty ?? usualDuty}
-          on:change={(e) => onchange({ duty: (e.target as HTMLSelectElement).value as Duty })}
-        >
-          {#each Object.keys(duties) as duty (duty)}<SelectItem value={duty} text={duty} />{/each}
-        </Select>
+        {#if !timed}
+          <TextInput
+            size="sm"
+            labelText="Running, min"
+            type="number"
+            min="0"
+            max="1440"
+            value={String(plan.running)}
+            on:change={(e) => onchange({ running: typedNumber(e) || 0 })}
+          />
+          <Select
+            size="sm"
+            labelText="Work"
+            selected={plan.duty ?? usualDuty}
+            on:change={(e) => onchange({ duty: (e.target as HTMLSelectElement).value as Duty })}
+          >
+            {#each Object.keys(duties) as duty (duty)}<SelectItem value={duty} text={duty} />{/each}
+          </Select>
+        {/if}
       </div>
+      {#if timed}<p class="second small">Each time it is wanted is one run, as long as its water and its charge allow.</p>{/if}
       {#if wrong('end', 'running')}<p class="problem" role="alert">{wrong('end', 'running')}</p>{/if}
     </fieldset>{/if}
 

@@ -48,6 +48,7 @@
           {#if form.whole}{#await import('$lib/day/PlanForm.svelte') then { default: PlanForm }}<PlanForm
                 plan={of.plan}
                 names={data.names}
+                timed={of.whole.runs !== undefined}
                 problem={of.problem}
                 onchange={(part) => of.change(part)}
               />{:catch}<p class="problem" role="alert">The form could not be loaded. Load the page again.</p>{/await}{/if}
