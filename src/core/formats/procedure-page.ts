@@ -10,6 +10,8 @@ const gateWords = (gate: Gate, steps: readonly Step[]): string => {
       return `once it has fallen to ${mark(gate.atMost, 'pressure')}`;
     case 'seen':
       return `once seen: ${observations[gate.what]}`;
+    case 'comes':
+      return 'no sooner than it can be there';
     case 'minutes':
       return `${gate.minutes} min after “${steps.find((s) => s.key === gate.after)?.what ?? gate.after}”`;
     case 'fire out':

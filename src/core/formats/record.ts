@@ -62,6 +62,8 @@ const step = Joi.object({
       most: Joi.number().min(-1).max(10).required(),
       eighths: Joi.array().items(Joi.number().min(0).max(20)).min(2).max(17).required()
     }),
+    Joi.object({ kind: Joi.valid('holds').required(), within: Joi.number().min(0).max(5e6).required() }),
+    Joi.object({ kind: Joi.valid('joints').required(), names: Joi.array().items(words(60)).min(1).max(12).required() }),
     Joi.object({ kind: Joi.valid('lifts').required(), valves: Joi.number().integer().min(1).max(8).required() }),
     Joi.object({
       kind: Joi.valid('agrees').required(),
@@ -181,6 +183,7 @@ export const recordSchema = Joi.object({
             T: Joi.number().min(200),
             factor: Joi.number().positive(),
             burns: Joi.number().positive(),
+            raise: Joi.number().positive(),
             sensed: Joi.object()
               .pattern(Joi.valid(...observationKeys), Joi.number().min(0))
               .required()

@@ -1,6 +1,8 @@
 import type { FitOut } from '../engine';
-import type { Sensed } from '../log';
+import type { Heating } from '../forecast';
+import type { RunFact, Sensed } from '../log';
 import { expectedAt, type Sense, sensesOf } from '../procedure';
+import type { Fit } from './raising';
 
 /** TIMES FROM THE MATCH TO EACH SENSE, learned from an engine’s own runs; a forecast of the next with its band. */
 
@@ -41,3 +43,22 @@ export function sensesAhead(f: FitOut, by: { readonly boils: number; readonly up
     return { sense, early: at(-1), middle: at(0), late: at(1), runs: n };
   });
 }
+
+/** How far the heat that senses tell may be off, of its logarithm; of what they tell nothing, next to nothing is said. */
+const [told, untold] = [0.12, { lag: 0.6, air: 0.35, usualAir: 0.8 }] as const;
+
+/** Raisings of an engine without a needle, as its senses tell them: what a forecast of the next begins with. @param usual of its class */
+export const fitsBySenses = (runs: readonly RunFact[], usual: Heating): Fit[] =>
+  runs.flatMap(({ raise }): Fit[] => {
+    if (raise === undefined) return [];
+    const heat = { value: usual.lnHeat + Math.log(raise), spread: told };
+    return [
+      {
+        lnHeat: heat,
+        lnMean: heat,
+        lnLag: { value: Math.log(usual.lag), spread: untold.lag },
+        air: { value: untold.usualAir, spread: untold.air },
+        miss: 1
+      }
+    ];
+  });

@@ -37,6 +37,16 @@ export function waitsFor(gate: Gate, state: State, procedure: Procedure, now: nu
       return isDown(state, gate.atMost + roundedTo) ? undefined : `opens when it has fallen to ${mark(gate.atMost, 'pressure')}`;
     case 'seen':
       return state.seen[gate.what] ? undefined : `opens when seen: ${observations[gate.what]}`;
+    case 'comes': {
+      const lit = state.fire.litAt;
+      const seen = state.seen[gate.what];
+      if (gate.after === undefined || (lit && seen && seen >= lit)) return undefined;
+      if (!lit) return `opens with the fire in: ${observations[gate.what]}`;
+      const left = Date.parse(lit) + gate.after * 1000 - now;
+      return left > 0
+        ? `cannot be there yet: opens in ${mark(Math.ceil(left / 60_000) * 60, 'time')}, or when it is pointed at`
+        : undefined;
+    }
     case 'minutes': {
       const done = state.steps[gate.after];
       if (done?.outcome !== 'done')

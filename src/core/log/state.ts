@@ -138,6 +138,7 @@ export interface RunFact {
   /** Water that went, times what was expected; fuel that went, times what its power asks. */
   readonly factor?: number;
   readonly burns?: number;
+  /** Heat while raising, times what is expected, by when its senses came. */ readonly raise?: number;
   /** s from the match to each sense. */
   readonly sensed: Readonly<Partial<Record<Observation, number>>>;
 }

@@ -31,6 +31,7 @@ import {
   workedFrom,
   type WorkedInput
 } from '../units';
+import { expectedAt, sensesOf } from '../procedure';
 import type { Log } from './fold';
 import type { Run, RunFact, State } from './state';
 
@@ -50,7 +51,7 @@ const factors = new WeakMap<Run, number | undefined>();
 
 /**
  * How hot a fire was by what boiled away: the heat, times what is expected, at which the sum comes to the water that went. Not water over water:
- * what is lost to the air is lost first, and a weak fire is up later too. Undefined where it was not measured, or was hardly up.
+ * what is lost to the air is lost first. Undefined where it was not measured, or was hardly up.
  */
 function factorOf(fitOut: FitOut, run: Run): number | undefined {
   if (factors.has(run)) return factors.get(run);
@@ -67,7 +68,7 @@ function heatThatBoiled(fitOut: FitOut, run: Run): number | undefined {
   const went = usual.water * (1 - left / water);
   const goes = (factor: number): number => {
     const stop = stopBy(fitOut, run, water, { factor, spread: 0, runs: 1 });
-    return 'refused' in stop ? 0 : stop.steams * Math.max(0, took - stop.up);
+    return 'refused' in stop ? 0 : stop.steams * (took - usual.up);
   };
   let [low, high] = [weakest, fiercest] as [number, number];
   while (high - low > nearly) {
@@ -76,6 +77,18 @@ function heatThatBoiled(fitOut: FitOut, run: Run): number | undefined {
     else high = middle;
   }
   return (low + high) / 2;
+}
+
+/** Heat while raising by when its senses came, times what is expected; undefined with fewer than two of them from the boil on. */
+function raiseOf(fitOut: FitOut, run: Run, sensed: RunFact['sensed']): number | undefined {
+  if (run.water === undefined) return undefined;
+  const stop = stopBy(fitOut, run, run.water);
+  if ('refused' in stop) return undefined;
+  const off = sensesOf(fitOut).flatMap((sense) => {
+    const t = sensed[sense.seen];
+    return sense.way >= 1 && t !== undefined && t > 0 ? [Math.log(expectedAt(sense, stop) / t)] : [];
+  });
+  return off.length < 2 ? undefined : Math.min(fiercest, Math.max(weakest, Math.exp(mean(off))));
 }
 const tookOf = ({ litAt, outAt }: Run): number | undefined => (outAt ? (Date.parse(outAt) - Date.parse(litAt)) / 1000 : undefined);
 
@@ -90,13 +103,14 @@ function burnsOf(fitOut: FitOut, { burnt, ...run }: Run): number | undefined {
 
 /** What a run has shown, to be kept for later days. @param sensed s from its match to each sense */
 export const factOf = (fitOut: FitOut, run: Run, sensed: RunFact['sensed']): RunFact => {
-  const [factor, burns] = [factorOf(fitOut, run), burnsOf(fitOut, run)];
+  const [factor, burns, raise] = [factorOf(fitOut, run), burnsOf(fitOut, run), raiseOf(fitOut, run, sensed)];
   return {
     burner: burnerKey(fitOut),
     ...(run.charge === undefined ? {} : { charge: run.charge }),
     ...(run.T === undefined ? {} : { T: run.T }),
     ...(factor === undefined ? {} : { factor }),
     ...(burns === undefined ? {} : { burns }),
+    ...(raise === undefined ? {} : { raise }),
     sensed
   };
 };
@@ -117,7 +131,12 @@ export function shownBy(fitOut: FitOut, runs: readonly Run[], earlier: readonly 
     runs.map((run) => burnsOf(fitOut, run)),
     earlier.map((e) => e.burns)
   );
-  const fuel = burns.length ? { burns: mean(burns), weighed: burns.length } : {};
+  // Of this day it is not read: what was sensed is no part of a run as it stands in the log.
+  const raise = earlier.flatMap((e) => e.raise ?? []).slice(0, counted);
+  const fuel = {
+    ...(burns.length ? { burns: mean(burns), weighed: burns.length } : {}),
+    ...(raise.length ? { raise: mean(raise), raised: raise.length } : {})
+  };
   if (!factors.length) return { ...noneShown, ...fuel };
   const factor = mean(factors);
   // One run says little of how far the next may be off: never less than a twentieth, and more while there are few.

@@ -94,7 +94,7 @@ export const withFill = (procedure: Procedure, level: Level, given: Given): Proc
   const water = measured ? measuredBy(level, fitOut) : provenBy(level, plant);
   const cold = fillOf(level, plant);
   const stop = isTimed(fitOut) ? stopAsFilled(cold, given) : undefined;
-  const early = stop && !fitOut.gauge ? notBefore(procedure, stop, fitOut) : undefined;
+  const early = stop && !fitOut.gauge ? notBefore(stop, fitOut) : undefined;
   return {
     ...procedure,
     steps: procedure.steps.map((step): Step => {
@@ -104,7 +104,7 @@ export const withFill = (procedure: Procedure, level: Level, given: Given): Proc
       const s = proof ? { ...step, proof } : step;
       if (s.key === 'run-limit' && stop)
         return { ...s, what: `Over within ${mark(stop.worked.value, 'time')} of the match, by ${whatEnds[stop.by]}` };
-      if (s.key !== 'fill') return early?.(s) ?? s;
+      if (s.key !== 'fill') return early ? early(s) : s;
       const minutes = toPour + Math.ceil(cold / pours.findLast(([from]) => cold >= from)![1]);
       const volume = mark(cold, 'volume');
       return level.fill.kind === 'glass'
@@ -128,14 +128,15 @@ function stopAsFilled(cold: number, given: Given): Stop | undefined {
  * nothing is told sooner than so much of it. Whoever sees it sooner points at it, and the step is done by that.
  */
 const tooEarly = 0.7;
-function notBefore({ steps }: Procedure, stop: Stop, fitOut: FitOut): ((step: Step) => Step | undefined) | undefined {
-  const light = steps.find((s) => s.act === 'light' && s.cycle !== 'further')?.key;
+function notBefore(stop: Stop, fitOut: FitOut): (step: Step) => Step {
   const early = new Map(sensesAhead(fitOut, stop, []).map(({ sense, early }) => [sense.seen, early]));
-  return (step) => {
-    const at = light && step.sees && (step.phase === 'Raise' || step.phase === 'Prove') ? early.get(step.sees) : undefined;
-    if (at === undefined || !light) return undefined;
-    return { ...step, gates: [...step.gates, { kind: 'minutes', after: light, minutes: Math.floor((tooEarly * at) / 30) / 2 }] };
-  };
+  return (step) =>
+    step.gates.some((g) => g.kind === 'comes')
+      ? {
+          ...step,
+          gates: step.gates.map((g) => (g.kind === 'comes' ? { ...g, after: Math.round(tooEarly * (early.get(g.what) ?? 0)) } : g))
+        }
+      : step;
 }
 
 /** What a fill is, counted as it is measured in. */

@@ -1,5 +1,6 @@
 import type { Plant } from '../boiler';
 import type { FitOut } from '../engine';
+import type { Band } from '../forecast';
 import type { Procedure } from '../procedure';
 import { saturationAtGauge } from '../steam';
 import { energyWith, fillingOf, type Given, hotOnHot, isTimed, type Stop, stopOf, type Stopping, usualReserve } from '../sums';
@@ -42,7 +43,7 @@ function downIn(f: FitOut, plant: Plant, kg: number, air: number): number {
 
 /** The runs of a day; undefined where the engine can be fed. */
 export function runsOf(
-  { given, procedure, fill }: { given: Given; procedure: Procedure; fill: number },
+  { given, procedure, fill, up }: { given: Given; procedure: Procedure; fill: number; up: Pick<Band, 'middle'> },
   plan: DayPlan,
   { light }: Pick<Sheet, 'light'>
 ): Runs | undefined {
@@ -54,29 +55,31 @@ export function runsOf(
   const more = plan.wants.length > 1;
   const again = more ? stopOf({ fill, charge: null, reserve: usualReserve, water: hotOnHot, air: plan.air }, given) : undefined;
   const cooling = downIn(fitOut, plant, first.left, plan.air);
+  // When it is up is the raise’s to say, and one thing on the sheet; a further run is so much sooner up as its sum has it.
+  const upIn = (of: Stop) => of.up * (up.middle < Infinity ? up.middle / first.up : 1);
   const run = (of: Stop, what: string, lit: number): PlannedRun => ({
     what,
     light: lit,
-    up: lit + of.up * 1000,
+    up: lit + upIn(of) * 1000,
     stop: lit + of.worked.value * 1000,
     fill,
     ...(of.charge === undefined ? {} : { charge: of.charge })
   });
   const runs = [run(first, plan.wants[0]!.what, light)];
   const problems: string[] = [];
-  if (first.up > first.worked.value)
+  if (upIn(first) > first.worked.value)
     problems.push(
-      `It is up after ${mark(first.up, 'time')}, and has to be over after ${mark(first.worked.value, 'time')}: there is no running in it. Fill warmer or more, or charge more.`
+      `It is up after ${mark(upIn(first), 'time')}, and has to be over after ${mark(first.worked.value, 'time')}: there is no running in it. Fill warmer or more, or charge more.`
     );
   if (again && !('refused' in again))
     for (const want of plan.wants.slice(1)) {
       const wanted = Date.parse(want.at);
       const free = runs.at(-1)!.stop + (cooling + hands) * 1000;
-      const lit = Math.max(free, wanted - again.up * 1000);
+      const lit = Math.max(free, wanted - upIn(again) * 1000);
       const next = run(again, want.what, lit);
       if (next.up > wanted + 30_000)
         problems.push(
-          `“${want.what}” cannot be up before {at:${Math.round(next.up)}}: from the end of the run before it takes ${mark(cooling, 'time')} to come down, ${mark(hands, 'time')} of work and ${mark(again.up, 'time')} to come up.`
+          `“${want.what}” cannot be up before {at:${Math.round(next.up)}}: from the end of the run before it takes ${mark(cooling, 'time')} to come down, ${mark(hands, 'time')} of work and ${mark(upIn(again), 'time')} to come up.`
         );
       runs.push(next);
     }

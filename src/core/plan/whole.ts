@@ -1,7 +1,7 @@
 import { type Plant, plantOf, usualFill } from '../boiler';
 import type { FitOut } from '../engine';
 import { classHeating, type Heating } from '../forecast';
-import { type Fit, heatingFrom, widthFrom } from '../learn';
+import { type Fit, fitsBySenses, heatingFrom, widthFrom } from '../learn';
 import { type RunFact, shownBy } from '../log';
 import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
@@ -48,9 +48,14 @@ export const shownIn = ({ fitOut, runs = [] }: Pick<Known, 'fitOut' | 'runs'>): 
   runs.length ? { shown: shownBy(fitOut, [], runs) } : {};
 
 /** The engine as the model steps it and as its past makes it heat. */
-export function engineOf({ fitOut, fits, offs = [] }: Pick<Known, 'fitOut' | 'fits' | 'offs'>): { plant: Plant; heating: Heating } {
+export function engineOf({ fitOut, fits, offs = [], runs = [] }: Pick<Known, 'fitOut' | 'fits' | 'offs' | 'runs'>): {
+  plant: Plant;
+  heating: Heating;
+} {
   const plant = plantOf(fitOut);
-  const heating = heatingFrom(classHeating(fitOut, plant, { water: usualFill(fitOut, plant, 288), T: 288.15 }), fits);
+  const usual = classHeating(fitOut, plant, { water: usualFill(fitOut, plant, 288), T: 288.15 });
+  // Without a needle its senses tell how it was raised; of the newest that many, oldest first.
+  const heating = heatingFrom(usual, fits.length || fitOut.gauge ? fits : fitsBySenses([...runs].reverse(), usual));
   return { plant, heating: { ...heating, width: heating.width * widthFrom(offs) } };
 }
 
@@ -70,7 +75,7 @@ export function planWhole(known: Known, asked: DayPlan, busy: Busy = {}, engine 
       busy,
       ...(plain ? { plain } : {})
     });
-  const runsBy = (sheet: Pick<Sheet, 'light'>) => runsOf({ given, procedure, fill }, asked, sheet);
+  const runsBy = (sheet: Pick<Sheet, 'light'>) => runsOf({ given, procedure, fill, up: raise.up }, asked, sheet);
   // An engine that is timed runs as long as its water and its charge do.
   const plan = isTimed(fitOut) ? timedPlan(asked, runsBy(sheetOf(asked, true))) : asked;
   const sheet = sheetOf(plan);

@@ -1,5 +1,6 @@
 import { type FitOut, inSteamAt } from '../engine';
 import { library, libraryVersion } from './library';
+import { showsAt } from './observations';
 import { type Gate, opensAtPressure, type Phase, type Procedure, type Step, type StepRule } from './step';
 
 const of = <T>(value: T | ((f: FitOut) => T), fitOut: FitOut): T =>
@@ -17,10 +18,16 @@ const told: Record<FitOut['tellTale'], Gate[]> = {
 export const byControl = (text: string, { control }: FitOut): string =>
   control === 'steam cock' ? text.replaceAll('regulator', 'steam cock').replaceAll('Regulator', 'Steam cock') : text;
 
+/** Phases in which the needle climbs: whatever an engine’s own figures are, no step stands behind one that opens at more. */
+const rising: ReadonlySet<Phase> = new Set(['Raise', 'Prove']);
+
 function step(rule: StepRule, phase: Phase, fitOut: FitOut): Step {
   const gates = of(rule.gates ?? [], fitOut).flatMap((gate) =>
     gate.kind === 'pressure' && !fitOut.gauge ? told[fitOut.tellTale] : [gate]
   );
+  // Without a needle nothing else keeps it from being said while it is cold.
+  if (!fitOut.gauge && rule.sees && showsAt[rule.sees] !== undefined && rising.has(phase) && !gates.some((g) => g.kind === 'seen'))
+    gates.push({ kind: 'comes', what: rule.sees });
   const caution = rule.caution && of(rule.caution, fitOut);
   const proof = rule.proof?.(fitOut);
   const said = (text: string) => byControl(text, fitOut);
@@ -72,9 +79,6 @@ export function opensFrom(steps: readonly Step[], fitOut: FitOut): ReadonlyMap<s
     from.set(key, Math.max(0, ...gates.map((g) => opensAtPressure(g, inSteam) ?? 0), ...needs.map((need) => from.get(need) ?? 0)));
   return from;
 }
-
-/** Phases in which the needle climbs: whatever an engine’s own figures are, no step stands behind one that opens at more. */
-const rising: ReadonlySet<Phase> = new Set(['Raise', 'Prove']);
 
 const risen = (steps: readonly Step[], fitOut: FitOut): readonly Step[] => {
   const from = opensFrom(steps, fitOut);

@@ -16,6 +16,8 @@ export type Gate =
   | { readonly kind: 'pressure'; readonly atLeast: number }
   | { readonly kind: 'pressure falls'; readonly atMost: number }
   | { readonly kind: 'seen'; readonly what: Observation }
+  /** What the step itself is to see: no sooner than it can be there, s after the match, where its sum is known. */
+  | { readonly kind: 'comes'; readonly what: Observation; readonly after?: number }
   | { readonly kind: 'minutes'; readonly after: string; readonly minutes: number }
   | { readonly kind: 'fire out' }
   /** The running is ending: said so, or from the moment that the day sheet has it, ISO 8601. */
@@ -24,7 +26,7 @@ export type Gate =
 /** The pressure at which a gate is expected to open on the way up, Pa at the gauge; undefined where no pressure opens it. */
 export function opensAtPressure(gate: Gate, inSteam: number): number | undefined {
   if (gate.kind === 'pressure') return gate.atLeast;
-  const share = gate.kind === 'seen' ? showsAt[gate.what] : undefined;
+  const share = gate.kind === 'seen' || gate.kind === 'comes' ? showsAt[gate.what] : undefined;
   return share === undefined ? undefined : share * inSteam;
 }
 

@@ -3,7 +3,8 @@ import { given, line, plus, times, type Worked, workedFrom, type WorkedInput } f
 import { dutyField } from './demand';
 import { usualDuty } from './duties';
 import { fillOf, startingSum } from './start';
-import { type Filling, stopOf } from './stop';
+import { stopOf } from './stop';
+import type { Filling } from './stop-terms';
 import { canBeFed, hotOnHot, usualReserve } from './stop-terms';
 import { conditions, type Given, usualConditions } from './sum';
 

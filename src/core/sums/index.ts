@@ -26,10 +26,11 @@ import { water } from './water';
 
 export { type Dip, dip } from './dip';
 export { usualFilling } from './pair';
-export { type Filling, stopOf } from './stop';
+export { stopOf } from './stop';
 export {
   canBeFed,
   doubts,
+  type Filling,
   hotOnHot,
   isTimed,
   needsPair,

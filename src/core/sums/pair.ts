@@ -1,8 +1,8 @@
 import { type Infer } from '../form';
 import { Refusal } from '../units';
 import { fillOf, startingSum } from './start';
-import { stopInputs, stopOf } from './stop';
-import { isTimed, needsPair, usualReserve } from './stop-terms';
+import { stopOf } from './stop';
+import { isTimed, needsPair, stopInputs, usualReserve } from './stop-terms';
 import { type Given, sum, usualConditions } from './sum';
 
 /** What an engine would be asked first: its own fill, its own charge, a third left. */

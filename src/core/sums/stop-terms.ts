@@ -1,5 +1,6 @@
 import { boilerShape, type FitOut } from '../engine';
 import { gasHeat } from '../firing';
+import { group, type Infer, maybe, number, quantity } from '../form';
 import { coldWater, waterVolume } from '../steam';
 import {
   above,
@@ -7,10 +8,12 @@ import {
   given,
   greater,
   line,
+  mark,
   over,
   type Source,
   times,
   type Worked,
+  workedFrom,
   type WorkedInput,
   type WorkedStep
 } from '../units';
@@ -64,7 +67,10 @@ export const usualReserve = 1 / 3;
 export const warmWater = 318.15;
 export const hotOnHot = 358.15;
 
-/** What its own runs have shown of the heat of a fire: how many times what is expected, and how far that may be off. */
+/**
+ * What its own runs have shown of the heat of a fire: how many times what is expected boiled water away once it was up, and how far that may be
+ * off. A charge burns down, and what it gives while raising is another figure.
+ */
 export interface Shown {
   readonly factor: number;
   readonly spread: number;
@@ -72,6 +78,9 @@ export interface Shown {
   /** How many times as fast as its fit-out says the fuel goes, by weighing it; undefined while nobody has. */
   readonly burns?: number;
   readonly weighed?: number;
+  /** How many times what is expected it gives while raising, by when its senses came. */
+  readonly raise?: number;
+  readonly raised?: number;
 }
 /** Nothing yet. */
 export const noneShown: Shown = { factor: 1, spread: 0, runs: 0 };
@@ -81,7 +90,7 @@ export const noneShown: Shown = { factor: 1, spread: 0, runs: 0 };
  * the water that is in under what was measured, and how many times as much water as is usual goes with the steam. Guesses of ours on the safe
  * side, not fitted to measured runs: an engine’s own runs take the place of the first as soon as there is one.
  */
-export const doubts = { heat: 0.15, unknown: 0.4, loss: 0.3, water: 0.05, wet: 5 } as const;
+export const doubts = { heat: 0.15, raise: 0.15, unknown: 0.4, loss: 0.3, water: 0.05, wet: 5 } as const;
 
 /** The fire as the sum needs it. */
 export interface Heat {
@@ -153,3 +162,45 @@ export const leastFill = (covered: number) => (1.1 * covered) / (1 - doubts.wate
 
 /** As much of it as there are whole pieces. */
 export const whole = (kg: number, piece: number | undefined) => (piece === undefined ? kg : Math.floor(kg / piece + 1e-9) * piece);
+
+export const stopInputs = group('Water, fuel and time', {
+  fill: quantity('Water in the boiler', 'volume', 1e-6, 5),
+  charge: maybe(quantity('Fuel that is charged', 'mass', 0.0001, 500)),
+  reserve: number('Share of the water that must be left', 0.05, 0.9),
+  water: quantity('Water in the boiler, at the match', 'temperature', 273.16, 373.2),
+  air: quantity('Air', 'temperature', 243.15, 323.15)
+});
+export type Filling = Infer<typeof stopInputs>;
+
+/** The heat of a fire in the water at its bad end or as expected, W; and what the boiler loses at a temperature. */
+export const reaching = (power: Expression, share: number, more: number, words: string, from: Source) =>
+  times(power, given('share that reaches the water', share, 'share', 'class default'), given(words, more, 'ratio', from));
+
+/** Why there is no stop, with the lines that say so. */
+export const refusal = (refused: string, steps: readonly WorkedStep[]): Stopping => ({
+  refused,
+  worked: steps.length ? workedFrom(steps, 'estimate') : { value: 0, kind: 'mass', sure: 'estimate', steps }
+});
+
+/** What else is to be known of a stop. @param of kg that burn and that may, where it burns already; s that its owner allows (0: none) and that its water lasts */
+export const notesOf = (of: {
+  readonly burns?: number;
+  readonly most?: number;
+  readonly limit: number;
+  readonly lasts: number;
+  readonly unknown: boolean;
+}): string[] => [
+  ...(of.burns !== undefined && of.most !== undefined && of.burns > of.most * 1.0001
+    ? [
+        `The fuel outlasts the water: ${mark(of.burns, 'mass')} burns, and no more than ${mark(of.most, 'mass')} ends before the water is at its floor. It has to be put out.`
+      ]
+    : []),
+  ...(of.limit > of.lasts
+    ? [`Its longest run of ${mark(of.limit, 'time')} is longer than its water surely lasts, ${mark(of.lasts, 'time')}: the water ends it.`]
+    : []),
+  ...(of.unknown
+    ? [
+        'The heat of a charge is not known: it is taken two fifths over what its fill suggests, on the safe side. Weigh a charge, or enter its heat.'
+      ]
+    : [])
+];

@@ -137,7 +137,8 @@ describe('when a run has to be over', () => {
     expect(fourths.filter((r) => r.left < r.floor)).toEqual([]);
     const off = fourths.map((r) => r.shown.factor / r.heat).sort((a, b) => a - b);
     expect(off[off.length >> 1]).toBeGreaterThan(0.95);
-    expect(off[off.length >> 1]).toBeLessThan(1.2);
+    // Over what it truly is, and not under: part of what boiled away did so before it was up.
+    expect(off[off.length >> 1]).toBeLessThan(1.45);
     expect(unfedDocument(runs, fourths)).toBe(readFileSync('docs/unfed.md', 'utf8'));
   });
 });

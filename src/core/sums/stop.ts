@@ -1,4 +1,3 @@
-import { type Infer, group, maybe, number, quantity } from '../form';
 import { coldWater, saturationAtGauge, waterVolume } from '../steam';
 import {
   above,
@@ -20,26 +19,27 @@ import {
   type WorkedStep
 } from '../units';
 import { energyWith } from './heat-up';
-import { doubts, type Ends, floorOf, heatOf, leastFill, noneShown, type Shown, type Stopping, whole } from './stop-terms';
+import {
+  doubts,
+  type Ends,
+  type Filling,
+  floorOf,
+  heatOf,
+  leastFill,
+  noneShown,
+  notesOf,
+  reaching,
+  refusal,
+  type Shown,
+  type Stopping,
+  whole
+} from './stop-terms';
 import { type Given } from './sum';
 
 /**
  * WHEN IT STOPS. On an engine that nothing can be fed into while there is pressure, water, fuel and time are one sum: what must stay in, what
  * may boil away, when the fuel is out, and the earliest of what ends the run. Day sheet, kit, procedure, Footplate and record show this one.
  */
-
-export const stopInputs = group('Water, fuel and time', {
-  fill: quantity('Water in the boiler', 'volume', 1e-6, 5),
-  charge: maybe(quantity('Fuel that is charged', 'mass', 0.0001, 500)),
-  reserve: number('Share of the water that must be left', 0.05, 0.9),
-  water: quantity('Water in the boiler, at the match', 'temperature', 273.16, 373.2),
-  air: quantity('Air', 'temperature', 243.15, 323.15)
-});
-export type Filling = Infer<typeof stopInputs>;
-
-/** The heat of a fire in the water at its bad end or as expected, W; and what the boiler loses at a temperature. */
-const reaching = (power: Expression, share: number, more: number, words: string, from: Source) =>
-  times(power, given('share that reaches the water', share, 'share', 'class default'), given(words, more, 'ratio', from));
 
 /**
  * When a run has to be over.
@@ -122,16 +122,30 @@ export function stopOf(
   const boiling = given('heat of evaporation', boil.hg - boil.hf, 'heat of fuel', 'steam tables');
   const dry = given('what goes as steam, and not as water with it', 1 - doubts.wet * plant.moisture, 'share', 'class default');
   const goes = times(above(may), dry, boiling);
-  const most = (power: Expression) => reaching(power, fire.share, shown.factor * (1 + doubt), 'at the most, of what is expected', from);
+  const raising: Source = shown.raise === undefined ? 'class default' : 'learned';
+  const raises = shown.raise ?? 1;
+  const most = {
+    raising: raises * (1 + (shown.raise === undefined ? (fire.unknown ? doubts.unknown : doubts.heat) : doubts.raise)),
+    boiling: shown.factor * (1 + doubt)
+  } as const;
 
   // How much of the fuel: what is asked, or its own charge as far as it ends before the water.
   const together = fire.burns !== undefined;
   const byTime = (power: Expression): readonly WorkedStep[] => {
-    const fast = line('heat to the water, at the most', 'power', most(power));
+    const early = line(
+      'heat while raising, at the most',
+      'power',
+      reaching(power, fire.share, most.raising, 'at the most while raising, of what is expected', raising)
+    );
+    const fast = line(
+      'heat to the water, at the most',
+      'power',
+      reaching(power, fire.share, most.boiling, 'at the most, of what is expected', from)
+    );
     const sooner = line(
       'boils at the earliest',
       'time',
-      over(above(toBoil), greater(minus(above(fast), times(above(leastLost), half)), watt))
+      over(above(toBoil), greater(minus(above(early), times(above(leastLost), half)), watt))
     );
     const rate = line(
       'left to boil it away, at the most',
@@ -144,7 +158,7 @@ export function stopOf(
         watt
       )
     );
-    return [fast, sooner, rate, line('water lasts', 'time', plus(above(sooner), over(goes, above(rate))))];
+    return [early, fast, sooner, rate, line('water lasts', 'time', plus(above(sooner), over(goes, above(rate))))];
   };
   const largest = fire.heat && largestCharge();
   function largestCharge(): readonly WorkedStep[] {
@@ -168,7 +182,7 @@ export function stopOf(
           times(
             heat!,
             given('share that reaches the water', share, 'share', 'class default'),
-            given('at the most, of what is expected', shown.factor * (1 + doubt), 'ratio', from)
+            given('at the most, of what is expected', Math.max(most.raising, most.boiling), 'ratio', from)
           )
         )
       )
@@ -193,9 +207,10 @@ export function stopOf(
   const expected = line('heat to the water', 'power', reaching(powerIn, fire.share, shown.factor, 'of what is expected', from));
   const hotLost = lost('losses at working pressure', hot.T, 1);
   const boilLost = lost('losses at the boil', boil.T, 1);
-  const boils = line('boils', 'time', over(above(toBoil), greater(minus(above(expected), times(above(boilLost), half)), watt)));
+  const raised = line('heat while raising', 'power', reaching(powerIn, fire.share, raises, 'of what is expected, while raising', raising));
+  const boils = line('boils', 'time', over(above(toBoil), greater(minus(above(raised), times(above(boilLost), half)), watt)));
   const toUp = energy('energy to working pressure', hot.T);
-  const up = line('up', 'time', over(above(toUp), greater(minus(above(expected), times(above(hotLost), half)), watt)));
+  const up = line('up', 'time', over(above(toUp), greater(minus(above(raised), times(above(hotLost), half)), watt)));
   const forSteam = line('left for steam', 'power', minus(above(expected), above(hotLost)));
   const fuelOut =
     fire.heat && used !== undefined
@@ -222,7 +237,7 @@ export function stopOf(
       fire.piece ?? 0,
       fire.burns === undefined
         ? (up.result.value * burnt.value) / fire.heat!.value
-        : (toUp.result.value + 0.5 * hotLost.result.value * fire.burns) / (fire.heat!.value * fire.share * shown.factor)
+        : (toUp.result.value + 0.5 * hotLost.result.value * fire.burns) / (fire.heat!.value * fire.share * raises)
     );
     if (!burning && (ends < least || whole(ends, fire.piece) <= 0))
       return refusal(
@@ -272,27 +287,11 @@ export function stopOf(
     leastLeft: surely.result.value - gone(fast, soonest),
     ...(used === undefined ? {} : { charge: used }),
     ...(largest ? { largest: workedFrom([...shownLines, ...largest], 'estimate') } : {}),
-    notes: [
-      ...(burning && largestLine && used! > largestLine.result.value * 1.0001
-        ? [
-            `The fuel outlasts the water: ${mark(used!, 'mass')} burns, and no more than ${mark(largestLine.result.value, 'mass')} ends before the water is at its floor. It has to be put out.`
-          ]
-        : []),
-      ...(limit && limit.value > lasts.result.value
-        ? [
-            `Its longest run of ${mark(limit.value, 'time')} is longer than its water surely lasts, ${mark(lasts.result.value, 'time')}: the water ends it.`
-          ]
-        : []),
-      ...(fire.unknown && !shown.runs
-        ? [
-            'The heat of a charge is not known: it is taken two fifths over what its fill suggests, on the safe side. Weigh a charge, or enter its heat.'
-          ]
-        : [])
-    ]
+    notes: notesOf({
+      ...(burning && largestLine ? { burns: used!, most: largestLine.result.value } : {}),
+      limit: limit?.value ?? 0,
+      lasts: lasts.result.value,
+      unknown: fire.unknown && !shown.runs
+    })
   };
 }
-
-const refusal = (refused: string, steps: readonly WorkedStep[]): Stopping => ({
-  refused,
-  worked: steps.length ? workedFrom(steps, 'estimate') : { value: 0, kind: 'mass', sure: 'estimate', steps }
-});
