@@ -25,14 +25,15 @@ export function trueBoiler(fitOut: FitOut, own: Readonly<Record<string, number>>
   let boiler: Working | undefined;
   let simulated = 0;
   /** What a run begins with: its first fill cold, a further one hot on hot. */
-  let start = { T: fitOut.habits.fill === 'warm' ? 318 : begun, water: undefined as number | undefined };
+  let start = { T: fitOut.habits.fill === 'warm' ? 318 : begun, water: undefined as number | undefined, since: 0 };
   /** The boiler as it is now: stepped on from where it was last looked at. */
   function boilerNow(): Working | undefined {
     const { log, now } = told();
     const { fire, phase } = log.state;
     const { set } = k;
     if (!boiler) {
-      if (!fire.litAt) return undefined;
+      // Filled again, it stands open until the next match.
+      if (!fire.litAt || Date.parse(fire.litAt) < start.since) return undefined;
       const water =
         start.water ??
         (fitOut.glasses.length ? waterAtGlass(plant.vessel, cold, begun) / waterVolume(begun) : usualFill(fitOut, plant, begun));
@@ -82,7 +83,7 @@ export function trueBoiler(fitOut: FitOut, own: Readonly<Record<string, number>>
     },
     /** What is left is let down and measured, and as much goes in hot as makes the fill up. @param volume m³ in it then */
     refill(volume: number) {
-      start = { T: 358, water: volume * 965 };
+      start = { T: 355, water: volume * 965, since: told().now };
       boiler = undefined;
       k = keeper(plant, hands);
     }

@@ -1,3 +1,4 @@
+import { ladder } from '../procedure';
 import { isTimed } from '../sums';
 import type { Event } from './events';
 import type { Log } from './fold';
@@ -9,13 +10,15 @@ import { factOf } from './stop';
 /** How long after the match each was first sensed in one run, s. */
 export type Sensed = RunFact['sensed'];
 
-/** What was sensed in each run of a log, oldest first: the first time after each match. */
+const rungs = new Set<string>(ladder.map((s) => s.seen));
+
+/** What was sensed in each run of a log, oldest first: the first time after each match of what stands on the ladder. */
 export function sensedIn(events: readonly Event[]): Sensed[] {
   const runs: { lit: number; seen: { -readonly [K in keyof Sensed]: Sensed[K] } }[] = [];
   for (const e of events) {
     if (e.is === 'fire' && e.act === 'light') runs.push({ lit: Date.parse(e.at), seen: {} });
     const run = runs.at(-1);
-    if (run && e.is === 'seen') run.seen[e.seen] ??= (Date.parse(e.at) - run.lit) / 1000;
+    if (run && e.is === 'seen' && rungs.has(e.seen)) run.seen[e.seen] ??= (Date.parse(e.at) - run.lit) / 1000;
   }
   return runs.map((r) => r.seen);
 }

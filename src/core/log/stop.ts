@@ -79,9 +79,13 @@ function heatThatBoiled(fitOut: FitOut, run: Run): number | undefined {
   return (low + high) / 2;
 }
 
+/** Water no warmer than the hand, and a little, K. */
+const stillCold = 330;
+
 /** Heat while raising by when its senses came, times what is expected; undefined with fewer than two of them from the boil on. */
 function raiseOf(fitOut: FitOut, run: Run, sensed: RunFact['sensed']): number | undefined {
-  if (run.water === undefined) return undefined;
+  // Of a further run it tells little: how hot it still was is not known, and the fire itself takes its time.
+  if (run.water === undefined || (run.T ?? 0) > stillCold) return undefined;
   const stop = stopBy(fitOut, run, run.water);
   if ('refused' in stop) return undefined;
   const off = sensesOf(fitOut).flatMap((sense) => {

@@ -16,7 +16,7 @@ const whistle = (f: FitOut) => f.whistle;
 const wheel = (f: FitOut) => f.kind === 'tabletop' || f.kind === 'stationary plant' || f.kind === 'launch plant';
 
 /** From the bottom rung to the top; in the way of each a keeper’s rough time, and no reading. */
-const ladder: readonly Sense[] = [
+export const ladder: readonly Sense[] = [
   { seen: 'touch warm', word: 'warm to the hand', way: 0.3, when: always },
   { seen: 'touch hot', word: 'too hot to touch', way: 0.55, when: always },
   { seen: 'simmer begins', word: 'begins to sing', way: 0.85, when: always },
