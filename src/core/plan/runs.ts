@@ -67,6 +67,11 @@ export function runsOf(
   });
   const runs = [run(first, plan.wants[0]!.what, light)];
   const problems: string[] = [];
+  const wanted = Date.parse(plan.wants[0]!.at);
+  if (runs[0]!.stop < wanted + 60_000 && upIn(first) <= first.worked.value)
+    problems.push(
+      `“${plan.wants[0]!.what}” comes when its run has to be over already, {at:${Math.round(runs[0]!.stop)}}: what is proven beforehand takes the time. Prove less in steam, or fill and charge more.`
+    );
   if (upIn(first) > first.worked.value)
     problems.push(
       `It is up after ${mark(upIn(first), 'time')}, and has to be over after ${mark(first.worked.value, 'time')}: there is no running in it. Fill warmer or more, or charge more.`

@@ -23,7 +23,8 @@ function opensAfter(gate: Gate, raise: RaisePlan): number | undefined {
   if (gate.kind === 'seen' && gate.what === 'glass moving') return raise.boils && certain(raise.boils);
   // The last of its gates is the pressure in steam.
   const pressure = opensAtPressure(gate, raise.gates.at(-1)?.pressure ?? 0);
-  return pressure === undefined ? undefined : certain(gateBand(raise, pressure));
+  // Nothing on the way up is counted on later than what stands at its end.
+  return pressure === undefined ? undefined : Math.min(certain(gateBand(raise, pressure)), certain(raise.up));
 }
 
 /** Steps by key, of the phases before running, with what this plan changes. */

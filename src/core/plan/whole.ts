@@ -12,7 +12,7 @@ import type { Figure } from '../units';
 import { withFill } from './fill';
 import { lastCoal } from './last-coal';
 import { planRaise, type RaisePlan } from './raising';
-import { daySheet, keptUntil, type Sheet } from './sheet';
+import { daySheet, keptUntil, type Sheet, type Station } from './sheet';
 import type { Busy } from './tasks';
 import type { Engine as DayEngine } from './together';
 
@@ -42,6 +42,14 @@ export interface Whole {
   readonly needs: readonly Figure[];
   readonly kit: readonly Kit[];
 }
+
+/** Where each time it is wanted is a run, running is those, and what lies between. */
+const asRuns =
+  ({ runs }: Runs) =>
+  (s: Station): Station =>
+    s.key === 'running' && runs.length
+      ? { ...s, what: runs.length === 1 ? 'One run, over in its time' : `${runs.length} runs, each over in its time` }
+      : s;
 
 /** What its runs have shown, where there are any. */
 export const shownIn = ({ fitOut, runs = [] }: Pick<Known, 'fitOut' | 'runs'>): Pick<Given, 'shown'> =>
@@ -81,7 +89,7 @@ export function planWhole(known: Known, asked: DayPlan, busy: Busy = {}, engine 
   const sheet = sheetOf(plan);
   const runs = runsBy(sheet);
   return {
-    sheet: runs ? { ...sheet, problems: [...sheet.problems, ...runs.problems] } : sheet,
+    sheet: runs ? { ...sheet, after: sheet.after.map(asRuns(runs)), problems: [...sheet.problems, ...runs.problems] } : sheet,
     raise,
     heating,
     level,

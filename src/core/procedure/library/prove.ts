@@ -125,7 +125,8 @@ export const prove: readonly StepRule[] = [
     how: 'Log the feather. Then the pressure is about the valve’s setting.',
     why: 'Nothing else on it tells how far the pressure has come.',
     sees: 'feather',
-    minutes: 1
+    // Seen as it comes, and pointed at.
+    minutes: 0
   },
   {
     key: 'gauge-agrees',
@@ -229,7 +230,7 @@ export const prove: readonly StepRule[] = [
     act: 'admit steam',
     sees: 'vapour',
     sets: [{ valve: 'regulator', open: 0.1, then: 0 }],
-    minutes: (f) => (f.size === 'tabletop' ? 1 : 2)
+    minutes: (f) => (f.size === 'tabletop' ? 0.5 : 2)
   },
   {
     key: 'pump-standing',
@@ -301,6 +302,6 @@ export const prove: readonly StepRule[] = [
       'warm-gently'
     ],
     evidence: 'initials',
-    minutes: 1
+    minutes: (f) => (f.size === 'tabletop' ? 0.5 : 1)
   }
 ];

@@ -314,7 +314,7 @@ export const raise: readonly StepRule[] = [
     how: 'A touch of it tells how far the pressure has come.',
     why: 'Its note rises with the pressure.',
     sees: 'whistle note',
-    minutes: 1
+    minutes: 0
   },
   {
     key: 'leaks-wp',
