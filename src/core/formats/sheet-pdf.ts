@@ -71,7 +71,9 @@ export function sheetPdf({ engine, purpose, whole, plan, carried, units, zone }:
   const steam =
     sheet.steam.late < Infinity
       ? `steam ${clock(sheet.steam.early)} to ${clock(sheet.steam.late)}, nine times in ten before ${clock(sheet.steam.late)}`
-      : 'steam not to be expected by what is known';
+      : sheet.steam.middle < Infinity
+        ? `steam about ${clock(sheet.steam.middle)}, not before ${clock(sheet.steam.early)}, and perhaps not at all`
+        : 'steam not to be expected by what is known';
   return {
     info: { title: `${engine}, day sheet` },
     pageSize: 'A4',
@@ -103,7 +105,7 @@ export function sheetPdf({ engine, purpose, whole, plan, carried, units, zone }:
         margin: [0, 6, 0, 2]
       },
       ...sheet.problems.map((p): Content => ({
-        text: plain(p.replace(/\{at:(-?[\d.e+]+)\}/g, (_, at: string) => clock(Number(at)))),
+        text: text(p.replace(/\{at:(-?[\d.e+]+)\}/g, (_, at: string) => clock(Number(at)))),
         bold: true
       })),
       {
@@ -134,6 +136,17 @@ export function sheetPdf({ engine, purpose, whole, plan, carried, units, zone }:
           {
             width: 190,
             stack: [
+              ...(whole.runs?.runs.length
+                ? [
+                    head('Runs: water, fuel and time'),
+                    ...whole.runs.runs.map((r): Content => ({
+                      text: plain(
+                        `${r.what}: match ${clock(r.light)}, up ${clock(r.up)}, over by ${clock(r.stop)}; ${printText(r.fill, 'volume', units)}${r.charge === undefined ? '' : `, ${printText(r.charge, 'mass', units)}`}`
+                      ),
+                      margin: [0, 1, 0, 1]
+                    }))
+                  ]
+                : []),
               ...(carried.length
                 ? [
                     head('Carried over: first'),

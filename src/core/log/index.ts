@@ -14,7 +14,7 @@ export * from './proof';
 export * from './standing';
 export type * from './state';
 export { openFaults } from './state';
-export { litAt, type Summary, summarise, upAt } from './summary';
+export { burning, litAt, type Summary, summarise, upAt } from './summary';
 export * from './release';
 export * from './shown';
 export * from './stop';

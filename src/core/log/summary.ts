@@ -2,13 +2,13 @@ import { inSteamAt } from '../engine';
 import type { Log } from './fold';
 import { runFactsOf } from './runs';
 import { isAsked } from './standing';
-import type { RunFact } from './state';
+import type { Run, RunFact } from './state';
 
 /** What the Logbook lists of a steaming that has ended: computed once, from the fold, when it is signed. */
 export interface Summary {
   /** s from the match into steam; null when it never got there. */
   readonly raise: number | null;
-  /** s from the match to the fire being out. */
+  /** s from the match to the fire being out; of several runs, what each burnt. */
   readonly inSteam: number | null;
   /** Pa at the gauge */ readonly highest: number | null;
   /** kg, of what was weighed */ readonly fuel: number;
@@ -38,6 +38,10 @@ export const upAt = (log: Log): string | undefined => {
   return log.events.find((e) => e.is === 'reading' && (e.pressure ?? 0) >= near && (!lit || e.at > lit))?.at;
 };
 
+/** How long it burnt in all, s: of several runs each for itself. */
+export const burning = (runs: readonly Run[]): number =>
+  runs.reduce((sum, { litAt, outAt }) => sum + (outAt ? (Date.parse(outAt) - Date.parse(litAt)) / 1000 : 0), 0);
+
 export function summarise(log: Log): Summary {
   const { state, context } = log;
   const lit = litAt(log);
@@ -45,7 +49,7 @@ export function summarise(log: Log): Summary {
   const runs = runFactsOf(log);
   return {
     raise: seconds(lit, upAt(log)),
-    inSteam: seconds(lit, state.fire.outAt),
+    inSteam: state.runs.length > 1 ? burning(state.runs) : seconds(lit, state.fire.outAt),
     highest: state.highest?.value ?? null,
     fuel: state.fire.fuel,
     rounds: state.fire.rounds,

@@ -7,6 +7,7 @@
   import { clock } from '../sheet/when';
   import { Dragging, nudge, snap } from './dragging.svelte';
   import { timeScale } from './scale';
+  import RunsOnLine from './RunsOnLine.svelte';
   import StationSaid from './StationSaid.svelte';
 
   let {
@@ -106,14 +107,7 @@
       width={Math.max(1, x(end) - x(Math.min(scale.to, sheet.steam.early)))}
       height="24"
     />
-    <!-- Each run: its raise light, its running solid on the line; what lies between is cooling, filling, oiling. -->
-    {#each runs as run, i (i)}
-      {#if i > 0}<rect class="raise" x={x(run.light)} y={lineY - 12} width={Math.max(0, x(run.up) - x(run.light))} height="24" />{/if}
-      <rect class="runs" x={x(run.up)} y={lineY - 6} width={Math.max(1, x(run.stop) - x(run.up))} height="12"
-        ><title>Run {i + 1}: match {clock(run.light)}, up {clock(run.up)}, over by {clock(run.stop)}</title></rect
-      >
-      <path class="phase" d="M{x(run.stop)} {lineY - 14}v28" />
-    {/each}
+    <RunsOnLine {runs} {x} y={lineY} />
     <path class="line" d="M{x(sheet.begin)} {lineY}H{x(Math.max(sheet.ready, ...wants.filter((w) => w < scale.to)))}" />
     {#each phases as p (p.phase)}
       <path class="phase" d="M{x(p.start)} {lineY - 9}v18" />
@@ -241,10 +235,6 @@
   .phase {
     stroke: var(--ink);
     stroke-width: 1.5;
-  }
-  .runs {
-    fill: var(--water);
-    opacity: 0.55;
   }
   .station {
     fill: var(--raised);

@@ -1,15 +1,16 @@
 <script lang="ts">
   // When a steaming began, was lit and ended, and how much was done in it.
-  import type { Log, Summary } from '$core/log';
+  import { litAt, type Log, type Summary } from '$core/log';
   import { printText, zoneWords } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
 
   let { log, summary: s, startedAt, zone }: { log: Log; summary: Summary; startedAt: string; zone: string } = $props();
   const units = $derived(unitChoice());
+  const lit = $derived(litAt(log));
   const facts = $derived([
     ['Began', clock(startedAt)],
-    ['Lit', log.state.fire.litAt ? clock(log.state.fire.litAt) : '–'],
+    ['Lit', lit ? `${clock(lit)}${log.state.runs.length > 1 ? `, ${log.state.runs.length} runs` : ''}` : '–'],
     ['Ended', log.state.endedAt ? clock(log.state.endedAt) : '–'],
     ['Times', zoneWords(startedAt, zone)],
     ['Rounds of fuel', s.rounds ? `${s.rounds}${s.fuel ? `, ${printText(s.fuel, 'mass', units)} of it weighed` : ''}` : '–'],

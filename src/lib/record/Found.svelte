@@ -22,25 +22,31 @@
   const feeds = $derived(feedsProven(log.context.fitOut, log.state));
   const duties = $derived(dutiesKept(log));
   const { measured, fire, fed } = $derived(log.state);
+  const charged = $derived(log.state.runs.reduce((all, run) => all + (run.charge ?? 0), 0));
+  const poured = $derived(log.events.reduce((all, e) => (e.is === 'water' && e.act === 'in' ? all + e.volume : all), 0));
   const used = $derived([
     ...(Object.entries(measured) as [Ask, { value: number; product?: string }][]).map(
       ([what, m]) => [asks[what].label, `${printText(m.value, asks[what].quantity, units)}${m.product ? `, ${m.product}` : ''}`] as const
     ),
+    ...(charged ? [['Fuel charged', printText(charged, 'mass', units)] as const] : []),
+    ...(poured ? [['Water put in', printText(poured, 'volume', units)] as const] : []),
     ...(fire.fuel ? [['Fuel, of what was weighed', printText(fire.fuel, 'mass', units)] as const] : []),
     ...(fed ? [['Water fed, of what was measured', printText(fed, 'volume', units)] as const] : [])
   ]);
 </script>
 
 <div class="cols">
-  <section>
-    <h2 class="label">Safety valves, lifted and reseated</h2>
-    {#each lifts as lift, i (i)}<p class="line">
-        <span class="figure">{clock(lift.at)}</span> valve {lift.valve}
-        {lift.lifted !== undefined ? `lifted at ${pressure(lift.lifted)}` : ''}{lift.reseated !== undefined
-          ? `reseated at ${pressure(lift.reseated)}`
-          : ''}
-      </p>{:else}<p class="second">None was logged.</p>{/each}
-  </section>
+  {#if log.context.fitOut.gauge}
+    <section>
+      <h2 class="label">Safety valves, lifted and reseated</h2>
+      {#each lifts as lift, i (i)}<p class="line">
+          <span class="figure">{clock(lift.at)}</span> valve {lift.valve}
+          {lift.lifted !== undefined ? `lifted at ${pressure(lift.lifted)}` : ''}{lift.reseated !== undefined
+            ? `reseated at ${pressure(lift.reseated)}`
+            : ''}
+        </p>{:else}<p class="second">None was logged.</p>{/each}
+    </section>
+  {/if}
   <section>
     <h2 class="label">Faults</h2>
     {#each log.state.faults as fault (fault.id)}<p class="line">

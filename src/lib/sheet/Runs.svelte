@@ -39,6 +39,9 @@
 </section>
 
 <style>
+  section {
+    margin-top: 10px;
+  }
   table {
     width: 100%;
     border-collapse: collapse;

@@ -2,6 +2,7 @@
   // A finished steaming as a document: on screen exactly as it prints, A4 portrait.
   import { closing, fold, recordFigures } from '$core/log';
   import type { Figure } from '$core/units';
+  import Senses from '$lib/record/Senses.svelte';
   import Trend from '$lib/draw/Trend.svelte';
   import Afterwards from '$lib/record/Afterwards.svelte';
   import AsRun from '$lib/record/AsRun.svelte';
@@ -55,10 +56,10 @@
   {/if}
   {#if data.imported}<p class="second small">Brought in from {data.imported.club} on {day(data.imported.at)}.</p>{/if}
 
-  <section class="chart">
-    <h2 class="label">Pressure, {units.pressure}{f.glasses.length ? '; glass; events' : '; events'}</h2>
-    <div class="trend"><Trend {log} now={data.now} /></div>
-  </section>
+  {#if f.gauge || f.glasses.length}<section class="chart">
+      <h2 class="label">Pressure, {units.pressure}{f.glasses.length ? '; glass; events' : '; events'}</h2>
+      <div class="trend"><Trend {log} now={data.now} /></div>
+    </section>{:else}<Senses {log} />{/if}
 
   <section class="worked"><Figures figures={[...recordFigures(log), ...(replayed ? [replayed] : [])]} /></section>
   <Facts {log} summary={data.summary} startedAt={data.startedAt} zone={data.zone} />
