@@ -5,6 +5,7 @@
   import { printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
+  import type { ComponentProps } from 'svelte';
   import { Dragging, nudge, snap } from './dragging.svelte';
   import { timeScale } from './scale';
   import RunsOnLine from './RunsOnLine.svelte';
@@ -22,10 +23,8 @@
   }: {
     sheet: Sheet;
     plan: DayPlan;
-    /** Another start, drawn under the line. */
-    other?: Sheet | undefined;
-    /** Of an engine that nothing feeds: each match, when it is up, and when it has to be over; ms since 1970. */
-    runs?: readonly { readonly light: number; readonly up: number; readonly stop: number }[];
+    /** Another start, drawn under the line. */ other?: Sheet | undefined;
+    /** Of an engine that nothing feeds. */ runs?: ComponentProps<typeof RunsOnLine>['runs'];
     now: number;
     /** Key of the station that is pointed at, here or in the table. */
     chosen?: string | undefined;
@@ -211,7 +210,7 @@
           onpointerdown={(e) => onwant && drag.begin(e, { kind: 'want', i, at: wants[i]! }, bounds)}
           onkeydown={(e) => onwant && nudge(e, (by) => onwant(i, wants[i]! + by * snap))}
         >
-          <rect class="hold" x={wx - 46} y="0" width="92" height={bottom} />
+          <rect class="hold" fill="transparent" x={wx - 46} y="0" width="92" height={bottom} />
           <path d="M{wx} 34V{bottom}" />
           <path class="flag" d="M{wx} 34l-7 -10h14z" />
           <text x={Math.min(right - 2, wx + 46)} y="18" text-anchor="end"
@@ -273,7 +272,8 @@
     font-size: 0.875rem;
   }
   .word,
-  .who {
+  .who,
+  .want .flag {
     fill: var(--ink);
   }
   .want path {
@@ -286,16 +286,10 @@
     stroke-width: 2;
     stroke-dasharray: none;
   }
-  .want .flag {
-    fill: var(--ink);
-  }
   .want text {
     fill: var(--ink);
     font-weight: 600;
     font-size: 0.9375rem;
-  }
-  .hold {
-    fill: transparent;
   }
   .want.live {
     cursor: ew-resize;
