@@ -225,7 +225,10 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
   flame: (state, { burner, flame, at }) => ({
     ...state,
     flames: { ...state.flames, [burner]: { is: flame, at } },
-    ...(flame === 'lost' ? { lost: { burner, at } } : {})
+    // Everything was off before it was said which: the count runs from there.
+    ...(flame === 'lost'
+      ? { lost: { burner, at, ...(state.fire.outAt && state.fire.outAt >= (state.fire.litAt ?? '') ? { offAt: state.fire.outAt } : {}) } }
+      : {})
   }),
   duty: (state) => state,
   oil: (state, { at }) => ({ ...state, oiledAt: at }),

@@ -108,7 +108,12 @@ export const withFill = (procedure: Procedure, level: Level, given: Given): Proc
       const minutes = toPour + Math.ceil(cold / pours.findLast(([from]) => cold >= from)![1]);
       const volume = mark(cold, 'volume');
       return level.fill.kind === 'glass'
-        ? { ...s, minutes, what: `Fill to ${printGlass(level.fill.value)} of the glass`, how: `About ${volume} if it is empty. ${s.how}` }
+        ? {
+            ...s,
+            minutes,
+            what: `Fill to ${printGlass(level.fill.value)} of the glass`,
+            how: `About ${volume} if it is empty${counted(cold, fitOut)}. ${s.how}`
+          }
         : { ...s, minutes, what: `Fill with ${volume}, measured`, how: `${inSyringes(cold, fitOut)}${s.how}` };
     })
   };
@@ -138,6 +143,12 @@ function notBefore(stop: Stop, fitOut: FitOut): (step: Step) => Step {
         }
       : step;
 }
+
+/** The same to a mark of the glass, where a syringe fills it. */
+const counted = (volume: number, fitOut: FitOut): string => {
+  const said = inSyringes(volume, fitOut).replace(/\. $/, '');
+  return said ? `: ${said}` : '';
+};
 
 /** What a fill is, counted as it is measured in. */
 function inSyringes(volume: number, { measures: { syringe, measure } }: FitOut): string {

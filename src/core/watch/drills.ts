@@ -120,14 +120,14 @@ const rules: readonly Rule[] = [
       const [first] = f.fire.burners;
       const many = f.fire.burners.length > 1;
       return steps(
-        ...f.fire.burners.map(({ name }): DrillStep => ({
-          says: many ? `Was it the ${name.toLowerCase()}? Say so.` : 'Say that it was lost.',
-          made: [{ kind: 'flame', body: { burner: name, is: 'lost' } }]
-        })),
         {
           says: `Gas off at the canister${many ? ': all of them off, and not the one alone' : ''}.`,
           made: [{ kind: 'fire', body: { act: 'out' } }]
         },
+        ...f.fire.burners.map(({ name }): DrillStep => ({
+          says: many ? `Was it the ${name.toLowerCase()}? Say so.` : 'Say that it was lost.',
+          made: [{ kind: 'flame', body: { burner: name, is: 'lost' } }]
+        })),
         `${f.boiler.form === 'vertical' ? 'Doors' : 'Flue'} open at both ends.${f.kind === 'launch plant' ? ' Tip the hull: gas lies low in it.' : ''}`,
         { says: 'Air it, and count.', count: f.fire.purge },
         many
@@ -207,7 +207,8 @@ const rules: readonly Rule[] = [
     steps: (f) =>
       steps(
         f.roams === 'no' ? 'Regulator shut.' : 'Do not run after it: be where it comes round.',
-        f.roams === 'no' && f.brakes.length > 0 && `Brake.${f.cylinders.reverser === 'none' ? '' : ' Reverser to mid gear.'}`,
+        f.roams === 'no' &&
+          [f.brakes.length > 0 && 'Brake.', f.cylinders.reverser !== 'none' && 'Reverser to mid gear.'].filter(Boolean).join(' '),
         'Shout. People off the track.',
         f.roams === 'no' && f.cylinders.drains !== 'none' && 'Drains open.',
         f.roams !== 'no' && 'Caught: shut it off, then the fire out.'

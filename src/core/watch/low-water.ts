@@ -28,7 +28,11 @@ export function lowWater(f: FitOut, state: State, now: number = Date.parse(state
   const seen: DrillStep[] = feed
     ? [`Feed now, gently: ${feedWords(feed)}.`, ...less, glass ? 'Keep your eyes on the glass until it rises.' : 'Count what goes in.']
     : glass
-      ? ['Nothing can be fed as it is now: fire out while water still shows.', ...out, 'Keep your eyes on the glass.']
+      ? [
+          `${canBeFed ? 'Nothing can be fed as it is now' : 'Nothing feeds this engine'}: fire out while water still shows.`,
+          ...out,
+          'Keep your eyes on the glass.'
+        ]
       : left !== undefined && left > 0
         ? [`Its countdown has ${mark(Math.round(left), 'time')} left: keep to it.`, ...inDoubt]
         : left === undefined
@@ -46,9 +50,11 @@ export function lowWater(f: FitOut, state: State, now: number = Date.parse(state
           steps: seen,
           ...(glass
             ? {
-                then: canBeFed
+                then: feed
                   ? 'Log the glass every minute until it is back over its lowest running level.'
-                  : 'Nothing brings it back while there is pressure: that run is over.'
+                  : canBeFed
+                    ? 'It is worked again when a feed works, and not before.'
+                    : 'Nothing brings it back while there is pressure: that run is over.'
               }
             : { then: 'What is in was measured, and its time is worked from that: it is right as long as both are.' })
         },

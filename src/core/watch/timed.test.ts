@@ -330,6 +330,14 @@ describe('flames', () => {
     expect(light(off, 8.1)).not.toMatch(/lost/);
     expect(keys(off, 8.1)).not.toContain('flame lost');
   });
+  it('gas is off before it is said which was lost, and the count runs from there', () => {
+    const log = gas(lit(1), out(5), [5.2, 'flame', { burner: 'Right burner', is: 'lost' }]);
+    expect(log.state.lost).toMatchObject({ burner: 'Right burner', offAt: new Date(at(5)).toISOString() });
+    expect(keys(log, 5.5)).toContain('flame lost');
+    expect(keys(log, 8)).not.toContain('flame lost');
+    const drill = drillsOf(fitOutOf('Old Scoop')).find((d) => d.key === 'gas')!;
+    expect(saidOf(drill.steps![0]!)).toMatch(/^Gas off at the canister/);
+  });
   it('one that is not heard to take is asked about within five seconds', () => {
     expect(keys(gas(lit(1)), 1.05)).not.toContain('not heard');
     expect(keys(gas(lit(1)), 1.1)).toContain('not heard');

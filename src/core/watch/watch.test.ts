@@ -362,7 +362,7 @@ describe('the drills', () => {
       'Keep your eyes on the glass until it rises.'
     ]);
     expect(of('Lantern', [lit])[0]).toEqual([
-      'Nothing can be fed as it is now: fire out while water still shows.',
+      'Nothing feeds this engine: fire out while water still shows.',
       'Off at the switch, plug out.',
       'Keep your eyes on the glass.'
     ]);

@@ -145,7 +145,9 @@ export const fillAndOil: readonly StepRule[] = [
     how: (f) =>
       sentences(
         `Holds ${mark(tankage(f), 'volume')}. Log how full it stands.`,
-        hasFeed('injector')(f) && 'Cool water: an injector will not take it warm.'
+        hasFeed('injector')(f) && 'Cool water: an injector will not take it warm.',
+        f.exhaust === 'condensate' &&
+          'What the engine sent back carries oil, and nothing here takes it out: it does not go to the boiler again. Empty it first, fill it fresh.'
       ),
     why: 'The tank is how far you can go.',
     sets: [{ tank: 1 }],
