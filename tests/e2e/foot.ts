@@ -1,6 +1,6 @@
-import { expect, type Page } from '@playwright/test';
+import { type Browser, type BrowserContextOptions, expect, type Page } from '@playwright/test';
 import { patterns } from '../../src/core/engine';
-import { openFoot, openNow, visit } from './people';
+import { comeInAs, openFoot, openNow, ownClock, visit } from './people';
 
 /** A Footplate as a hand works it. */
 
@@ -44,4 +44,25 @@ export async function begun(page: Page, pattern: string, name: string, change: o
   const { id } = await (await page.request.post(`/api/engines/${engine.id}/steamings`, { data: { reason: 'a test of hands' } })).json();
   await visit(page, `/footplate/${id}`);
   return engine.id as string;
+}
+
+/** A browser of its own with a clock of its own, some hours back, in the second club. */
+export async function hoursAgo(browser: Browser, hours: number, options: BrowserContextOptions) {
+  const context = await browser.newContext(options);
+  const page = await context.newPage();
+  await ownClock(page, Date.now() - hours * 3600_000);
+  await comeInAs(page, 'idony');
+  return { context, page };
+}
+export const desk = { viewport: { width: 1280, height: 800 } } as const;
+export const phone = { viewport: { width: 390, height: 844 }, hasTouch: true } as const;
+
+/** Calls the step at NOW done, as a cold engine asks it: there are no papers, and the needle is on its pin. */
+export async function doneCold(page: Page, is: string) {
+  if (/^Papers/.test(is)) {
+    await now(page).getByRole('button', { name: 'Skip' }).click();
+    return now(page).getByRole('button', { name: 'Not needed today' }).click();
+  }
+  const rest = now(page).getByRole('button', { name: 'It stands at nothing' });
+  return (await rest.count()) ? rest.click() : done(page);
 }

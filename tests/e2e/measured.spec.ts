@@ -1,21 +1,17 @@
 import { expect, test } from '@playwright/test';
-import { begun, done, logged, now, say, until } from './foot';
-import { comeInAs, openFoot, ownClock } from './people';
+import { begun, desk, done, hoursAgo, logged, now, phone, say, until } from './foot';
+import { openFoot } from './people';
 
 /** Engines without a gauge, a glass or a feed, worked by hand: measured water, one stop time, several runs a day. */
 
-const phone = { viewport: { width: 390, height: 844 }, hasTouch: true };
 test.describe.configure({ mode: 'serial', timeout: 70_000 });
 
 for (const [name, options] of [
-  ['desk', { viewport: { width: 1280, height: 800 } }],
+  ['desk', desk],
   ['phone', phone]
 ] as const)
   test(`Tin Heron on a ${name}: three runs in a day by real numbers, one ended late and marked so`, async ({ browser, baseURL }) => {
-    const context = await browser.newContext({ baseURL, ...options });
-    const page = await context.newPage();
-    await ownClock(page, Date.now() - 6 * 3600_000);
-    await comeInAs(page, 'idony');
+    const { context, page } = await hoursAgo(browser, 6, { baseURL, ...options });
     await begun(page, 'Tin Heron', `Tin Egret, ${name}`);
     await until(page, /^Fill with 110/, async (is) => {
       if (!/^Papers/.test(is)) return done(page);
@@ -141,10 +137,7 @@ for (const [name, options] of [
   });
 
 test('Old Scoop: its second burner lost, all off, a pause that is counted and cannot be skipped', async ({ browser, baseURL }) => {
-  const context = await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } });
-  const page = await context.newPage();
-  await ownClock(page, Date.now() - 3 * 3600_000);
-  await comeInAs(page, 'idony');
+  const { context, page } = await hoursAgo(browser, 3, { baseURL, ...desk });
   await begun(page, 'Old Scoop', 'Young Scoop');
   await say(page, '1/2 already lit');
   await expect(page.locator('.entries')).toContainText(/lit already/);

@@ -1,7 +1,8 @@
 import type { Page } from '@playwright/test';
 import { patterns } from '../../src/core/engine';
 import { expect, test } from './loopback';
-import { comeInAs, visit } from './people';
+import { begun } from './foot';
+import { alive, comeInAs, visit } from './people';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
@@ -61,4 +62,27 @@ test('a swipe over the glass logs nothing; a tap, a rest and a drag after it log
   await expect.poll(readings).toBe(2);
   expect(await scrolled()).toBe(held);
   await expect(page.locator('.head')).toContainText(/⅔|⅝|¾|0\.7|7/);
+});
+
+test('three actions that the keeper chose stay under the thumb, through a reload; the fault always', async ({ page }) => {
+  await comeInAs(page, 'idony');
+  await begun(page, 'Marsh Hen', 'Thumb Hen');
+  const actions = page.getByRole('group', { name: 'Quick actions' });
+  const shown = () => actions.getByRole('button').filter({ visible: true }).locator('span:first-child').allTextContents();
+  const first = await shown();
+  expect(first).toHaveLength(4);
+  expect(first).not.toContain('Oil');
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('button', { name: 'Choose what stays under the thumb' }).click();
+  await actions.getByRole('button', { name: /^Oil/ }).click();
+  await actions.getByRole('button', { name: /^Regulator/ }).click();
+  await expect(actions.getByRole('button', { name: /^Oil/ })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'That is all' }).click();
+  await page.getByRole('button', { name: 'Less', exact: true }).click();
+  const chosen = await shown();
+  expect(chosen).toHaveLength(4);
+  expect(chosen).toEqual(expect.arrayContaining(['Oil', 'Regulator', 'Fault']));
+  await page.reload();
+  await alive(page);
+  expect((await shown()).sort()).toEqual(chosen.sort());
 });

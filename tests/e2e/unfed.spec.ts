@@ -1,26 +1,15 @@
 import { expect, test } from '@playwright/test';
-import { begun, done, heading, logged, now, say, until } from './foot';
-import { comeInAs, ownClock, pointAt, visit } from './people';
+import { begun, desk, done, doneCold, heading, hoursAgo, logged, now, phone, say, until } from './foot';
+import { pointAt, visit } from './people';
 
 /** Engines that nothing feeds, by what each is measured with: canister weights, syringes, watts. */
 
-const phone = { viewport: { width: 390, height: 844 }, hasTouch: true };
 test.describe.configure({ timeout: 70_000 });
 
 test('Pond Skater on a phone: joints by name, water by the syringe to its mark, the stop by its gas', async ({ browser, baseURL }) => {
-  const context = await browser.newContext({ baseURL, ...phone });
-  const page = await context.newPage();
-  await ownClock(page, Date.now() - 5 * 3600_000);
-  await comeInAs(page, 'idony');
+  const { context, page } = await hoursAgo(browser, 5, { baseURL, ...phone });
   const engine = await begun(page, 'Pond Skater', 'Water Boatman');
-  const past = async (is: string) => {
-    if (/^Papers/.test(is)) {
-      await now(page).getByRole('button', { name: 'Skip' }).click();
-      return now(page).getByRole('button', { name: 'Not needed today' }).click();
-    }
-    const rest = now(page).getByRole('button', { name: 'It stands at nothing' });
-    return (await rest.count()) ? rest.click() : done(page);
-  };
+  const past = (is: string) => doneCold(page, is);
   await until(page, /^Canister/, past);
   // Lighter than the empty canister is no weight of it.
   await now(page)
@@ -76,19 +65,9 @@ test('Pond Skater on a phone: joints by name, water by the syringe to its mark, 
 });
 
 test('Water Rail on a desk: the canister’s weight is the fuel, before and after', async ({ browser, baseURL }) => {
-  const context = await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } });
-  const page = await context.newPage();
-  await ownClock(page, Date.now() - 5 * 3600_000);
-  await comeInAs(page, 'idony');
+  const { context, page } = await hoursAgo(browser, 5, { baseURL, ...desk });
   await begun(page, 'Water Rail', 'Sedge Rail');
-  const past = async (is: string) => {
-    if (/^Papers/.test(is)) {
-      await now(page).getByRole('button', { name: 'Skip' }).click();
-      return now(page).getByRole('button', { name: 'Not needed today' }).click();
-    }
-    const rest = now(page).getByRole('button', { name: 'It stands at nothing' });
-    return (await rest.count()) ? rest.click() : done(page);
-  };
+  const past = (is: string) => doneCold(page, is);
   await until(page, /^Canister/, past);
   await now(page)
     .getByLabel(/Canister weighs/)
@@ -122,10 +101,7 @@ test('Water Rail on a desk: the canister’s weight is the fuel, before and afte
 });
 
 test('Lantern on a desk: it holds, then it sags under load, with the watts', async ({ browser, baseURL }) => {
-  const context = await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } });
-  const page = await context.newPage();
-  await ownClock(page, Date.now() - 5 * 3600_000);
-  await comeInAs(page, 'idony');
+  const { context, page } = await hoursAgo(browser, 5, { baseURL, ...desk });
   await begun(page, 'Lantern', 'Horn Lantern');
   await say(page, '1/2 already lit');
   await expect(page.getByRole('region', { name: 'Countdown' })).toContainText('water');

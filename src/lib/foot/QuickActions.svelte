@@ -4,6 +4,7 @@
   import type { Bodies, Kind, State } from '$core/log';
   import { unitChoice } from '../sheet/unit-choice';
   import FaultForm from './FaultForm.svelte';
+  import { Near } from './near.svelte';
   import { type Action, actionsOf, commonFaults } from './quick-actions';
 
   let {
@@ -25,10 +26,16 @@
   const open = $derived(actions.find((a) => a.key === chosen));
   let note = $state('');
 
-  /** Under the thumb on a phone: the first three, and the fault. */
-  const near = $derived(new Set([...actions.slice(0, 3).map((a) => a.key), 'x']));
+  const thumb = new Near();
+  const near = $derived(thumb.of(actions));
+  /** What is touched now is put under the thumb, and not taken. */
+  let choosing = $state(false);
+  $effect(() => {
+    if (!all) choosing = false;
+  });
 
   function take(action: Action) {
+    if (choosing) return thumb.choose(action.key);
     ontaken?.();
     if ('touch' in action) record(action.touch.kind, action.touch.body as never);
     else chosen = action.key;
@@ -73,11 +80,27 @@
 {:else}
   <div class="grid" class:all role="group" aria-label="Quick actions">
     {#each actions as action (action.key)}
-      <button class="plain" class:on={action.on} class:far={!near.has(action.key)} onclick={() => take(action)}>
-        <span>{action.word}</span>{#if action.more}<span class="more">{action.more}</span>{/if}
+      <button
+        class="plain"
+        class:on={action.on}
+        class:far={!near.includes(action.key)}
+        aria-pressed={choosing ? near.includes(action.key) : undefined}
+        disabled={choosing && action.key === 'x'}
+        onclick={() => take(action)}
+      >
+        <span>{action.word}</span>{#if choosing}<span class="more">{near.includes(action.key) ? 'under the thumb' : ''}</span
+          >{:else if action.more}<span class="more">{action.more}</span>{/if}
       </button>
     {/each}
   </div>
+  {#if all}
+    <p class="choose">
+      {#if choosing}Touch what is to stay under the thumb: three of them, and Fault.{/if}
+      <button class="quiet" aria-pressed={choosing} onclick={() => (choosing = !choosing)}
+        >{choosing ? 'That is all' : 'Choose what stays under the thumb'}</button
+      >
+    </p>
+  {/if}
 {/if}
 
 <style>
@@ -136,6 +159,21 @@
         display: none;
       }
     }
+  }
+  .choose {
+    display: none;
+  }
+  @media (min-height: 36rem) {
+    @container page (min-width: 19rem) and (max-width: 37.5rem) {
+      .choose {
+        display: block;
+        margin-top: 6px;
+        font-size: 0.9375rem;
+      }
+    }
+  }
+  .plain[aria-pressed='true'] {
+    border-width: 3px;
   }
   .note {
     display: grid;

@@ -12,7 +12,7 @@
 <section>
   <h2 class="label">What told, min:s after the match</h2>
   {#if rungs.length}
-    <table>
+    <table class="ruled">
       <thead
         ><tr
           ><th></th>{#each runs as _, i (i)}<th>run {i + 1}</th>{/each}</tr
@@ -33,19 +33,5 @@
 <style>
   section {
     margin-top: 10px;
-  }
-  table {
-    width: 100%;
-    border-collapse: collapse;
-  }
-  th,
-  td {
-    text-align: left;
-    font-weight: 400;
-    padding: 2px 8px 2px 0;
-    border-bottom: 1px solid var(--rule);
-  }
-  th {
-    color: var(--ink2);
   }
 </style>
