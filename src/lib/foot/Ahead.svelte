@@ -5,7 +5,15 @@
   import { unitChoice } from '../sheet/unit-choice';
   import { bandWords, clock } from '../sheet/when';
 
-  let { footing, now }: { footing: Footing; now: number } = $props();
+  let {
+    footing,
+    now,
+    timed = false
+  }: {
+    footing: Footing;
+    now: number;
+    /** Nothing feeds it: its countdown says how long the water lasts, and nothing beside it. */ timed?: boolean;
+  } = $props();
   const units: UnitChoice = $derived(unitChoice());
   const live = $derived(footing.live);
   const replan = $derived(footing.replan);
@@ -34,7 +42,7 @@
   const soon = $derived(live.water !== undefined && live.water.early < now + 5 * minute);
 </script>
 
-{#if live.steam || replan || live.water || live.unsure}
+{#if live.steam || replan || (live.water && !timed) || live.unsure}
   <div class="ahead" aria-label="What is ahead">
     {#if live.steam}<p>
         <strong>At pressure {bandWords(live.steam, true)}.</strong>{live.boils ? ` Boils ${bandWords(live.boils, true)}.` : ''}
@@ -48,7 +56,7 @@
         {wants ? `${wants[0]!.toUpperCase()}${wants.slice(1)}.` : ''}
       </p>
     {/if}
-    {#if live.water}
+    {#if live.water && !timed}
       <p class:caution={soon}>
         {soon ? '▲ ' : ''}{live.water.middle <= live.at
           ? `If it was not fed, the glass was at its lowest by about ${clock(live.water.middle)}. Look at it now.`

@@ -16,7 +16,7 @@
 {#if foot.fitOut.gauge || foot.fitOut.glasses.length}
   <p class="label">Pressure, {units.pressure}{foot.fitOut.glasses.length ? '; glass below' : ''}</p>
   <div class="trend"><Trend log={foot.log} now={foot.now} {footing} /></div>
-  {#if footing}<Ahead {footing} now={foot.now} />{/if}
+  {#if footing}<Ahead {footing} now={foot.now} timed={isTimed(foot.fitOut)} />{/if}
 {/if}
 {#if isTimed(foot.fitOut)}
   {#if !foot.fitOut.gauge && foot.countdown && !('refused' in foot.countdown)}
