@@ -45,8 +45,8 @@ test('the bench: asked as people ask, and each sum’s check value stands on its
   await page.waitForURL('/bench');
   const listed = await page.locator('.groups a').evaluateAll((list) => list.map((a) => a.getAttribute('href')!.split('/').at(-1)!));
   // Slug, pair and the last fire are done on an engine; they are checked where they are worked.
-  expect([...listed].sort()).toEqual([...shown.map(([key]) => key), 'hot-level', 'last-fire', 'pair', 'slug', 'stop'].sort());
-  for (const key of ['last-fire', 'pair', 'slug', 'stop']) {
+  expect([...listed].sort()).toEqual([...shown.map(([key]) => key), 'hot-level', 'last-fire', 'pair', 'sag', 'slug', 'stop'].sort());
+  for (const key of ['last-fire', 'pair', 'sag', 'slug', 'stop']) {
     await visit(page, `/bench/${key}`);
     await expect(page.locator('.more .working li').first()).toBeVisible();
   }

@@ -1,4 +1,4 @@
-import { comeInAs, start } from './people';
+import { alive, comeInAs, start } from './people';
 import { expect, test } from './loopback';
 
 test.use({ serviceWorkers: 'allow' });
@@ -12,11 +12,13 @@ test('a Footplate that was opened once opens again with no network, and what is 
   await page.evaluate(() => navigator.serviceWorker.ready);
   // The first page was fetched before the worker was there to keep it.
   await page.reload();
+  await alive(page);
   await page.locator('#quick-line').fill('note before the tunnel');
   await page.keyboard.press('Enter');
   await expect(page.locator('.entries')).toContainText('before the tunnel');
   await expect(page.locator('footer')).toContainText('All delivered');
   await page.reload();
+  await alive(page);
   // This one is delivered after the page was kept: the device remembers it beside the page.
   await page.locator('#quick-line').fill('note at the mouth');
   await page.keyboard.press('Enter');

@@ -140,7 +140,7 @@ describe.skipIf(!url)('the API', () => {
   });
 
   it('another burner takes away what was shown with the one before: an open fault heads its next list; a run longer than its water is not saved', async () => {
-    const rail = { ...patterns.find((p) => p.fitOut.name === 'Water Rail')!.fitOut, name: 'Reed Bunting' };
+    const rail = { ...patterns.find((p) => p.fitOut.name === 'Water Rail')!.fitOut, name: 'Dabchick' };
     const { id } = (await owner.post('/api/engines', rail)).body as { id: string };
     const long = await owner.put(`/api/engines/${id}`, { ...rail, runLimit: 3600 }, 1);
     expect([long.status, long.body]).toMatchObject([
