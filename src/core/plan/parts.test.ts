@@ -7,6 +7,7 @@ import { type DayPlan, kitFor, planRaise, schedule, type Task, usualPlan, withFi
 import { checkPlan } from './check';
 import { canWait } from './cuts';
 import { gateBand, pressuresOf } from './raising';
+import { runsOf } from './runs';
 import { certain, handsAt, tasksOf } from './tasks';
 import { classHeating } from '../forecast';
 
@@ -313,5 +314,39 @@ describe('a plan from outside, at the edges of its fields', () => {
     const first = compose(hen).steps.find((x) => x.gates.some((g) => g.kind === 'seen' && g.what === 'start fuel alight'))!;
     const task = tasksOf(compose(hen), { minutes: {}, without: [], tests: [] }, raise).find((t) => t.step.key === first.key)!;
     expect(task.afterMatch).toBe(raise.alight!.late);
+  });
+});
+
+describe('runs of a day, beside its raise', () => {
+  const tin = patternOf('Tin Heron');
+  const given = { fitOut: tin, plant: plantOf(tin) };
+  const procedure = compose(tin);
+  const plan = { ...usualPlan('Wenna', '2026-06-13T11:00:00.000Z', 'show'), water: 318.15 };
+  const wanted = Date.parse(plan.wants[0]!.at);
+  const runs = (light: number, middle = 300) => runsOf({ given, procedure, fill: tin.fill!, up: { middle } }, plan, { light })!;
+  it('it is up when the raise has it, and not when another sum would', () => {
+    expect(runs(wanted - 300_000, 290).runs[0]!.up).toBeCloseTo(wanted - 10_000, -1);
+    expect(runs(wanted - 300_000, 400).runs[0]!.up).toBeCloseTo(wanted + 100_000, -1);
+    const never = runs(wanted - 300_000, Infinity);
+    expect(Number.isFinite(never.runs[0]!.up)).toBe(true);
+  });
+  it('a run that has to be over when it is wanted is said to', () => {
+    expect(runs(wanted - 300_000).problems).toEqual([]);
+    expect(runs(wanted - 540_000).problems.join()).toContain('has to be over already');
+    expect(runs(wanted - 300_000, 600).problems.join()).toContain('there is no running in it');
+  });
+  it('a gate on the way up is not counted on later than what stands at its end', () => {
+    const raise = {
+      gates: [
+        { pressure: 1, band: { early: 100, middle: 200, late: 900, sure: 1 } },
+        { pressure: 1e6, band: { early: 200, middle: 350, late: Infinity, sure: 0.8 } }
+      ],
+      up: { early: 200, middle: 350, late: Infinity, sure: 0.8 }
+    };
+    const gated = {
+      ...procedure,
+      steps: procedure.steps.map((s) => (s.key === 'warm-gently' ? { ...s, gates: [{ kind: 'pressure' as const, atLeast: 1 }] } : s))
+    };
+    expect(tasksOf(gated, plan, raise).find((t) => t.step.key === 'warm-gently')!.afterMatch).toBe(350);
   });
 });

@@ -6,7 +6,9 @@ import {
   add,
   type Entry,
   fold,
+  factOf,
   jointIn,
+  jointsLack,
   lightRefused,
   type Log,
   mayNotEnter,
@@ -139,6 +141,23 @@ describe('what is measured in is judged', () => {
     expect(run()).toBeCloseTo(0.012, 9);
     expect(run(weighed(5, 0.126))).toBeCloseTo(0.012, 9);
     expect(run([5, 'charge', { mass: 0.002, fuel: 'gas' }])).toBeCloseTo(0.014, 9);
+  });
+
+  it('a canister that weighs less than it does empty was not weighed whole', () => {
+    const put = (mass: number, what = 'canister') =>
+      mayNotEnter(
+        { id: 'x', kind: 'measured', body: { what, mass }, at: new Date(at(1)).toISOString(), by: 'Jory', source: 'person' } as Entry,
+        logOf('Water Rail', []),
+        { name: 'Jory', may: () => true },
+        at(1)
+      )?.field;
+    expect([put(0.11), put(0.11, 'canister after'), put(0.117), put(0.13), put(0.01, 'fuel used')]).toEqual([
+      'body.mass',
+      'body.mass',
+      undefined,
+      undefined,
+      undefined
+    ]);
   });
 
   it('a canister says by its weight what is in it', () => {
@@ -301,6 +320,36 @@ describe('what its runs have shown is kept', () => {
     expect(rail(0.14).state.runs[0]!.burnt).toBeUndefined();
     expect(logOf('Water Rail', [weighed(0, 0.13), lit(1), weighed(3, 0.125, 'canister after')]).state.runs[0]!.burnt).toBeUndefined();
   });
+  it('heat while raising is told by two senses or more from the boil on, of a run that began cold or hand-warm', () => {
+    const f = fitOutOf('Tin Heron');
+    const run = { litAt: new Date(at(0)).toISOString(), outAt: new Date(at(9)).toISOString(), water: ml(110), T: 318.15, charge: 0.014 };
+    const count = countdownOf(f, day('Tin Heron', [], ...tin.slice(0, 3)).state);
+    if (!count || 'refused' in count) throw new Error('no countdown');
+    const expected = (seen: string) =>
+      expectedAt(
+        sensesOf(f).find((s) => s.seen === seen)!,
+        count.sum
+      );
+    const told = { 'whistle note': expected('whistle note') / 1.25, feather: expected('feather') / 1.25 };
+    expect(factOf(f, run, told).raise).toBeCloseTo(1.25, 1);
+    expect(factOf(f, run, { ...told, 'touch warm': 10 }).raise).toBeCloseTo(factOf(f, run, told).raise!, 9);
+    expect(factOf(f, run, { feather: 200 }).raise).toBeUndefined();
+    expect(factOf(f, { ...run, T: 358 }, told).raise).toBeUndefined();
+  });
+  it('what a step is to see is not said before it can be there; whoever sees it sooner points at it', () => {
+    const lit1 = day('Tin Heron', [], ...tin.slice(0, 3));
+    const relief = step(lit1, 'relief');
+    const gate = relief.gates.find((g) => g.kind === 'comes')!;
+    const count = countdownOf(fitOutOf('Tin Heron'), lit1.state);
+    if (!count || 'refused' in count || gate.kind !== 'comes') throw new Error('no gate');
+    const { early } = sensesAhead(fitOutOf('Tin Heron'), count.sum, []).find((s) => s.sense.seen === 'feather')!;
+    expect(gate.after! / early).toBeGreaterThan(0.6);
+    expect(gate.after! / early).toBeLessThan(0.8);
+    const waits = (log: Log, s: number) => standing(relief, log.state, log.context.procedure, at(1) + s * 1000).is;
+    expect([waits(lit1, gate.after! - 5), waits(lit1, gate.after! + 5)]).toEqual(['waiting', 'open']);
+    const seen = day('Tin Heron', [], ...tin.slice(0, 3), [1.5, 'observation', { seen: 'feather' }]);
+    expect(seen.state.steps.relief?.shown).toBe(true);
+  });
   it('times of the senses are those of runs that began alike', () => {
     const fact = (T: number, grams: number, s: number): RunFact => ({ burner: '', T, charge: grams / 1000, sensed: { 'whistle note': s } });
     const past = [fact(318, 14, 200), fact(358, 14, 90), fact(318, 28, 120)];
@@ -420,6 +469,11 @@ describe('gas joints', () => {
     expect(rig(undone(0), ...all, undone(5), tested(6, names[1]!)).state.open['gas joint']).toBeDefined();
     expect(jointIn(again.state, names[1]!)).toMatchObject({ result: 'pass', disturbedAt: new Date(at(5)).toISOString() });
   });
+  it('one that bubbled is remade, though nobody said that it was disturbed', () => {
+    const tests = { a: { result: 'fail' as const, at: new Date(at(1)).toISOString(), by: '' } };
+    expect(jointsLack(['a'], { disturbed: {}, tests }, 'disturbed')).toMatch(/^It bubbles: a\./);
+    expect(jointsLack(['a'], { disturbed: {}, tests: {} }, 'disturbed')).toBeUndefined();
+  });
   it('of an engine whose joints nobody has named are closed by saying so', () => {
     const bare = { ...fitOutOf('Pond Skater'), fire: { ...fitOutOf('Pond Skater').fire, joints: [] } as FitOut['fire'] };
     expect(shut(logOf('Pond Skater', [undone(0)], bare), 1)).toBeUndefined();
@@ -448,6 +502,14 @@ describe('an element', () => {
   it('is said to sag only where it is on for certain, the fall is more than two readings may be off, and the look is young', () => {
     const three = (a: number, b: number, c: number, ...more: Made[]) => rig(needle(18, a), needle(20, b), needle(23, c), ...more);
     expect(sags(three(40, 37, 34), 24)).toBeDefined();
+    expect(sags(three(37, 35, 33.5), 24)).toBeDefined();
+    // Over where it takes hold it may have been off: what is counted begins under it.
+    expect(sags(three(43, 40, 37), 24)).toBeUndefined();
+    const over = (log: Log) => {
+      const { asks, makes } = sagging(log.context.fitOut, log.state)!;
+      return asks - makes;
+    };
+    expect(over(three(40, 37, 34)) / over(three(37.5, 37, 34))).toBeGreaterThan(1.35);
     expect(sags(three(43, 41, 38.5), 24)).toBeUndefined();
     expect(sags(three(36, 35, 34), 24)).toBeUndefined();
     expect(sags(three(34, 36, 30), 24)).toBeUndefined();
@@ -474,6 +536,11 @@ describe('an element', () => {
     expect((range.letsGo - range.takesHold) / psi(1)).toBeCloseTo(4.7, 0);
     expect(knob({ ...fitOutOf('Lantern'), altitude: 1500 })!.letsGo).toBeGreaterThan(range.letsGo + psi(2));
     expect(knob(fitOutOf('Snipe'))).toBeUndefined();
+    // A knob that nobody has told of lets go about where the valve would lift, and not well under it.
+    const untold = { ...fitOutOf('Lantern'), fire: { ...fitOutOf('Lantern').fire, setTemperature: null } as FitOut['fire'] };
+    const own = knob(untold)!;
+    expect((own.letsGo + own.takesHold) / 2 / psi(45)).toBeGreaterThan(0.96);
+    expect((own.letsGo + own.takesHold) / 2 / psi(45)).toBeLessThan(1.01);
   });
 });
 
