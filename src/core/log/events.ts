@@ -107,6 +107,9 @@ const begunRun = ({ runs, boiler, charged }: State, at: string): State['runs'] =
   ...runs,
   { litAt: at, ...(boiler?.sure ? { water: boiler.volume, T: boiler.T } : {}), ...(charged ? { charge: charged.mass } : {}) }
 ];
+/** Whether what is measured now was left by that run: nothing has been put in since. More would make its fire weaker than it was. */
+export const tellsLeft = ({ boiler }: Pick<State, 'boiler'>, { outAt, left }: State['runs'][number]): boolean =>
+  outAt !== undefined && (!boiler?.sure || boiler.volume === left);
 const inLast = (runs: State['runs'], change: (run: State['runs'][number]) => State['runs'][number]): State['runs'] =>
   runs.length ? [...runs.slice(0, -1), change(runs.at(-1)!)] : runs;
 
@@ -202,7 +205,7 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
       const all = (before?.volume ?? 0) + volume;
       return { ...state, boiler: { volume: all, at, sure: true, T: mixed(before, volume, temperature) } };
     }
-    const runs = inLast(state.runs, (run) => (run.outAt ? { ...run, left: volume } : run));
+    const runs = inLast(state.runs, (run) => (tellsLeft(state, run) ? { ...run, left: volume } : run));
     return {
       ...state,
       runs,

@@ -75,7 +75,7 @@ function secondCharge({ mass, already }: Bodies['charge'], { state, context }: P
   if (already || !needsPair(context.fitOut) || !run || run.outAt || run.charge === undefined) return undefined;
   return {
     field: 'body.mass',
-    sentence: `A second charge without water: ${mark(run.charge, 'mass')} burns, and nothing has gone in since the match, so ${mark(mass, 'mass')} more would burn past the floor. Fire out, down to nothing, measured, filled hot: then it is charged. If it is on already, say so: “already”.`
+    sentence: `A second charge without water: ${mark(run.charge, 'mass')} burns, matched with what was in, and ${mark(mass, 'mass')} more has no water to it. Fire out, down to nothing, measured, filled hot: then it is charged. If it is on already, say so: “already”.`
   };
 }
 

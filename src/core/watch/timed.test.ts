@@ -261,6 +261,18 @@ describe('several runs in a day', () => {
     expect(read('50 ml').asks.join()).toContain('never goes into a hot boiler');
     expect(read('50 ml hot').asks).toEqual([]);
   });
+  it('what was filled in again and let out unlit is nothing that the run left', () => {
+    const log = logOf('Tin Heron', [
+      ...first,
+      left(12, 92),
+      water(13, 18, { warm: 'hot' }),
+      [14, 'water', { act: 'out', volume: ml(110) }]
+    ]);
+    expect(log.state.runs[0]!.left).toBeCloseTo(ml(92), 9);
+    expect(log.state.shown).toEqual(logOf('Tin Heron', [...first, left(12, 92)]).state.shown);
+    // Measured once more, with nothing put in, it is what was measured last.
+    expect(logOf('Tin Heron', [...first, left(12, 62), left(13, 92)]).state.runs[0]!.left).toBeCloseTo(ml(92), 9);
+  });
   it('the record has each run, and by how much it was late', () => {
     const told = runsTold(
       logOf('Tin Heron', [...first, again, left(12, 105), water(13, 5, { warm: 'hot' }), charge(14, 14), lit(15), out(26)])

@@ -2,6 +2,7 @@
   // What the runs of an engine that nothing feeds have shown: water it takes, gas that goes, when each sense comes; beside what its class would have.
   import { plantOf } from '$core/boiler';
   import type { FitOut } from '$core/engine';
+  import { gasHeat } from '$core/firing';
   import { sensesAhead } from '$core/learn';
   import type { RunFact } from '$core/log';
   import { shownIn } from '$core/plan';
@@ -21,7 +22,7 @@
   const [usual, own] = $derived([stop(plain), stop(known)]);
   /** As cold water: litres of it weigh as many kilograms. */
   const aMinute = (s: Stop) => `${printText((s.steams * 600) / 1000, 'volume', units)} in ten minutes`;
-  const gas = $derived(plain.plant.fire.with === 'gas' ? plain.plant.fire.power / 46e6 : undefined);
+  const gas = $derived(plain.plant.fire.with === 'gas' ? plain.plant.fire.power / gasHeat : undefined);
   const anHour = (perSecond: number) => `${printText(perSecond * 3600, 'mass', units)} an hour`;
   const shown = $derived(known.shown);
   const first = $derived(runs.filter((r) => r.T === undefined || r.T < 340));

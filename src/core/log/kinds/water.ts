@@ -1,6 +1,7 @@
 import { count, group, type Infer, oneWord, optional, quantity } from '../../form';
 import { printText } from '../../units';
 import { isTimed } from '../../sums';
+import { tellsLeft } from '../events';
 import { shownBy } from '../stop';
 import type { KindOf } from './kind';
 
@@ -24,7 +25,7 @@ export const water: KindOf<Water> = {
   // What a run took says how hot its fire is: the next is judged by it.
   does: (state, { act, volume }, _, { fitOut }) => {
     const last = state.runs.at(-1);
-    return act === 'in' || !last?.outAt || !isTimed(fitOut)
+    return act === 'in' || !last || !tellsLeft(state, last) || !isTimed(fitOut)
       ? state
       : { ...state, shown: shownBy(fitOut, [...state.runs.slice(0, -1), { ...last, left: volume }], state.earlier) };
   },
