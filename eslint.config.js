@@ -36,9 +36,9 @@ const storeys = [
   'sums',
   'procedure',
   'log',
-  'watch',
   'forecast',
   'learn',
+  'watch',
   'plan',
   'faults',
   'formats'

@@ -21,8 +21,8 @@ export const entry = ([minute, kind, body, strikes]: Made, i: number): Entry =>
   }) as Entry;
 export const at = (minute: number) => t0 + minute * 60_000;
 
-export function steaming(name: string, made: Made[]) {
-  const f = fitOut(name);
+export function steaming(name: string, made: Made[], change: Partial<FitOut> = {}) {
+  const f = { ...fitOut(name), ...change };
   const context: Context = { fitOut: f, procedure: compose(f), keeper: 'Wenna' };
   return fold(context, made.map(entry));
 }

@@ -17,7 +17,7 @@ export const load = async ({ locals }) => {
     outAt: log.state.fire.outAt,
     pressure: log.state.pressure,
     glass: log.state.glass,
-    warnings: warnings(steaming.fitOut, log.state, now),
+    warnings: warnings(log, now, 'away').filter((w) => w.rank !== 'note'),
     next: due(steaming.procedure, log.state, now).now?.step.what
   }));
   return { lines, steam, now };

@@ -3,6 +3,7 @@ import type { FitOut } from '$core/engine';
 import { barsOf, barsPassengers } from '$core/faults';
 import { type Begun, type Forbids, fold, litAt } from '$core/log';
 import { begunWith, type DayPlan, lastCoal, shownIn, withEnd, withFill } from '$core/plan';
+import { expectsOf } from '$core/learn';
 import { startingSum } from '$core/sums';
 import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
 import { carriedIn } from './book';
@@ -10,7 +11,7 @@ import { inClub } from './database';
 import { allowed, type Member } from './members';
 import { entriesIn } from './sql/entry';
 import { json, type Tx } from './sql/json';
-import { runFactsIn } from './sql/runs';
+import { knownIn } from './sql/plan';
 import { contextOf, steamingIn } from './sql/steaming';
 import { newId } from './uuid';
 
@@ -75,13 +76,16 @@ export async function startSteaming(
     const level = startingSum({ fitOut: row.fitOut, plant }, planned?.plan ?? undefined);
     const [club] = await tx<{ feedsAsked: number }[]>`select feeds_asked from club where club_id = ${member.club}`;
     const at = new Date().toISOString();
-    const runs = (await runFactsIn(tx, member.club, [{ id: engineId, fitOut: row.fitOut }])).get(engineId) ?? [];
+    // What its past has shown; its raisings and its days stand for the engine as it is now.
+    const { runs = [], fits, used } = (await knownIn(tx, member.club, engineId))!;
+    const expects = expectsOf(row.fitOut, fits, used);
     const begun: Begun = {
       public: options.public ?? false,
       feedsAsked: club!.feedsAsked,
       faults,
       papers,
-      ...(runs.length ? { runs } : {})
+      ...(runs.length ? { runs } : {}),
+      ...(Object.keys(expects).length ? { expects } : {})
     };
     const filled = withFill(begunWith(row.fitOut, begun, { at, stops, left: await carriedIn(tx, member.club, engineId) }), level, {
       fitOut: row.fitOut,

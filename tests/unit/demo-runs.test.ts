@@ -15,7 +15,7 @@ describe('the demo obeys what is timed', () => {
       expect(runs.length).toBe(2);
       expect(runs.flatMap((r) => (r.late || r.refused ? [r] : []))).toEqual([]);
       if (!fitOut.glasses.length) expect(runs[0]!.run.left! * 1000).toBeGreaterThan(runs[0]!.stop!.floor.value);
-      expect(warnings(fitOut, log.state, Date.parse(log.state.endedAt!))).toEqual([]);
+      expect(warnings(log, Date.parse(log.state.endedAt!))).toEqual([]);
     }
   });
 });

@@ -53,7 +53,7 @@ describe('ticked through by hand, with no entry that the step does not ask for',
       expect(live(until(ticked), plant, heating, asked)).toEqual(live(until(entered), plant, heating, asked));
     }
     const soon = t0 + 30 * 60_000;
-    expect(warnings(fitOut, ticked.state, soon)).toEqual(warnings(fitOut, entered.state, soon));
+    expect(warnings(ticked, soon)).toEqual(warnings(entered, soon));
   });
 
   it('the demo tells its past the same way: blower, whistle, regulator and tank stand in no entry of it, and all are in its timeline', () => {

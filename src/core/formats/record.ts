@@ -175,6 +175,7 @@ export const recordSchema = Joi.object({
         .max(100)
         .required(),
       // What earlier runs had shown then: a record of an earlier version has none.
+      expects: Joi.object({ heat: Joi.number().positive(), uses: Joi.number().positive() }),
       runs: Joi.array()
         .items(
           Joi.object({

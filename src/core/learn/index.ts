@@ -1,4 +1,5 @@
 export * from './engine';
+export * from './expects';
 export * from './past';
 export * from './raising';
 export { lossFrom } from './cooling';

@@ -149,6 +149,36 @@ function refold(log: Log, entries: readonly Entry[], from: number): Log {
   return { context, entries, struck, marks, state, events };
 }
 
+/** A log as it stood after one of its entries: what was struck left nothing. */
+export interface Stood {
+  readonly place: number;
+  readonly entry: Entry;
+  readonly state: State;
+  /** How many events of the log there were by then. */
+  readonly events: number;
+}
+
+/** How a log stood after each entry that counts, from a place on: for whatever is folded beside it. */
+export function* through(log: Log, from = 0): Generator<Stood> {
+  const { context, entries, marks, struck } = log;
+  const last = entries.length - 1;
+  // The common case: one entry at the end, as the log itself stands.
+  if (from === last && !struck.has(entries[last]!.id)) {
+    yield { place: last, entry: entries[last]!, state: log.state, events: log.events.length };
+    return;
+  }
+  const mark = Math.min(marks.length - 1, Math.floor(from / stride));
+  let [state, events] = mark >= 0 ? [marks[mark]!.state, marks[mark]!.events] : [start(context), 0];
+  for (let place = Math.max(0, mark) * stride; place <= last; place++) {
+    const entry = entries[place]!;
+    if (struck.has(entry.id)) continue;
+    const next = step(state, entry, context);
+    state = next.state;
+    events += next.told.length;
+    if (place >= from) yield { place, entry, state, events };
+  }
+}
+
 /** The body of a reading of the glass: it carries the pressure that was known at the time. */
 export const glassReading = (glass: NonNullable<Bodies['reading']['glass']>, state: State, pressure?: number): Bodies['reading'] => ({
   ...(pressure === undefined ? {} : { pressure }),

@@ -162,6 +162,8 @@ export interface Begun {
   readonly papers: readonly { readonly kind: string; readonly expires: string }[];
   /** What its runs of earlier days have shown with this burner, the newest first; of an engine that nothing feeds. */
   readonly runs?: readonly RunFact[];
+  /** What it is expected to do, by what it has shown until then: heat to the water while it is raised, W, and water used at work, kg/s. */
+  readonly expects?: { readonly heat?: number; readonly uses?: number };
 }
 
 /** What is wrong with it and not fixed, found before it began or since. */

@@ -40,6 +40,8 @@ export const observations = {
   'tray emptied': 'tray emptied',
   'standing by': 'standing by: fire banked, held still',
   'running again': 'running again',
+  'fire outside': 'fire outside the boiler',
+  'fire outside out': 'fire outside is out',
   'running ends': 'the running is ending',
   'fire out': 'fire seen to be out',
   'engine cold': 'cold to the hand'

@@ -2,7 +2,8 @@ import type { FitOut } from '../engine';
 import type { Bodies, Event, Kind, Log, State } from '../log';
 import { bypassed, carries, feedsAt, turned, wheels } from '../procedure';
 import { mark } from '../units';
-import { glance, inSteam, nextGlance } from './warnings';
+import { glance, nextGlance } from './glance';
+import { inSteam } from './view';
 
 /** DUTIES: what comes round while it runs. A run is no list: each is kept, late by so much, or put off once with a reason. */
 
@@ -45,7 +46,7 @@ interface Rule {
   readonly every: number | { readonly at: number };
   /** When it is due now, where that is told elsewhere, ms since 1970. */
   readonly due?: number;
-  /** Timed while the regulator is open, and not by the clock. */
+  /** Timed by the regulator open. */
   readonly running?: true;
   /** Of the stand-by: banked, chocked, somebody by it. */
   readonly idle?: 'only' | 'too';
@@ -57,7 +58,6 @@ const fireLook: Record<FitOut['size'], number> = { tabletop: 6 * minute, small: 
 /** Of a tank, what is left when it is filled at the latest. */
 const tankLeft = 0.25;
 const lubricators: ReadonlySet<string> = new Set(['displacement', 'mechanical', 'sight feed']);
-
 /** Where steam works and no lubricator feeds: it is stopped for. */
 const inSteamByHand = ({ kind, oil }: FitOut['lubrication'][number]) => oil === 'steam' && (kind === 'hand' || kind === 'cup');
 

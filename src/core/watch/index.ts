@@ -1,10 +1,14 @@
 export * from './drills';
 export * from './due';
 export { feedsNow, feedWords } from './feeds';
+export * from './glance';
 export * from './low-water';
-export * from './warnings';
+export * from './watch';
 export * from './card';
 export * from './duties';
 export * from './countdown';
 export { sagging } from './sags';
-export type { Warning } from './rule';
+export { rules } from './rules';
+export type { Finding, Rank, Rule, Warning } from './rule';
+export { attended, inSteam } from './view';
+export * from './trend';

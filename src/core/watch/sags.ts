@@ -3,9 +3,8 @@ import { type FitOut, heldAt, thermostatOf } from '../engine';
 import type { State } from '../log';
 import { boilingAt, waterVolume } from '../steam';
 import { sag } from '../sums';
-import { isLevel, mark, psi } from '../units';
+import { isLevel, psi } from '../units';
 import { countdownOf } from './countdown';
-import type { Rule } from './rule';
 
 /** SAGGING: an electric boiler's needle that falls while its element is on. It asks for more steam than the element makes. */
 
@@ -15,8 +14,6 @@ const shortest = 30_000;
 const longest = 15 * 60_000;
 type Needle = State['needle'][number];
 const between = (a: Needle, b: Needle) => Date.parse(b.at) - Date.parse(a.at);
-/** The last of them says nothing any more after this long, ms. */
-const oldAfter = 10 * 60_000;
 
 /** kg of water in it: by the glass, or what went in for this run, or two thirds of its room. */
 function waterIn(fitOut: FitOut, state: State, plant: Plant, pressure: number): number {
@@ -49,18 +46,3 @@ export function sagging(fitOut: FitOut, state: State): { readonly asks: number; 
   );
   return { asks: worked.value, makes: worked.steps.find((s) => s.result.name === 'the element makes of steam')!.result.value };
 }
-
-export const sags: Rule = (fitOut, state, now) => {
-  const { pressure, needle } = state;
-  if (!pressure || now - Date.parse(pressure.at) > oldAfter) return undefined;
-  const found = sagging(fitOut, state);
-  return found
-    ? {
-        key: 'sags',
-        rank: 'look',
-        what: `Falling with the element on: ${needle.map((x) => mark(x.value, 'pressure')).join(', ')}`,
-        first: `Ease it, or shut steam off and let it come back: it asks for ${mark(found.asks, 'power')} of steam, and the element makes ${mark(found.makes, 'power')}.`,
-        since: pressure.at
-      }
-    : undefined;
-};

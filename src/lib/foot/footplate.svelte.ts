@@ -17,7 +17,9 @@ import {
   lowWater,
   saidOf,
   standingBy,
-  warnings
+  type Watch,
+  warningsOf,
+  watching
 } from '$core/watch';
 import { clubNow, isoOf } from '../outbox/club-time';
 import type { Made } from '../outbox/made';
@@ -80,7 +82,10 @@ export class Footplate {
     if (!worst || worst.state === 'waiting' || this.chosen) return undefined;
     return !this.due.now || worst.late > 2 * 60_000 ? worst : undefined;
   });
-  readonly alarms = $derived.by(() => warnings(this.fitOut, this.state, this.now));
+  /** The second fold: what has not changed is not watched again. */
+  #watched: Watch | undefined;
+  readonly watch = $derived.by(() => (this.#watched = watching(this.log, this.#watched)));
+  readonly alarms = $derived.by(() => warningsOf(this.watch, this.now));
   /** The drill that NOW is, while water is not seen and there is fire. */
   readonly drill = $derived.by(() =>
     this.alarms.some((a) => a.key === 'no water') && inSteam(this.state)

@@ -1,5 +1,6 @@
 import { barsOf } from '$core/faults';
 import { forbids as forbidsWords } from '$core/log';
+import type { Warning } from '$core/watch';
 import { printGlass, printMarks, printText, type UnitChoice } from '$core/units';
 import { age, clock, daysLeft, dueSoon, isoDay, moment, until } from './when';
 
@@ -13,7 +14,7 @@ export interface InSteam {
   outAt?: string;
   pressure?: { value: number; at: string };
   glass?: { value: Parameters<typeof printGlass>[0]; at: string };
-  warnings: { rank: 'act now' | 'look'; what: string; first: string }[];
+  warnings: Pick<Warning, 'rank' | 'what' | 'first'>[];
   next?: string;
 }
 

@@ -1,3 +1,4 @@
+import { ack, type Ack } from './ack';
 import { charge, type Charge } from './charge';
 import { type Cleared, cleared } from './cleared';
 import { duty, type DutyBody } from './duty';
@@ -45,6 +46,7 @@ export interface Bodies {
   flame: Flame;
   knob: Knob;
   note: Note;
+  ack: Ack;
   handover: Handover;
   taken: Taken;
   cleared: Cleared;
@@ -75,6 +77,7 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   flame,
   knob,
   note,
+  ack,
   handover,
   taken,
   cleared,

@@ -1,0 +1,23 @@
+import { nextGlance } from '../glance';
+import type { Rule } from '../rule';
+
+/** Passed by less than this it is no matter yet, ms: a keeper who looks to the minute is not nagged by the second. */
+export const grace = 1;
+
+export const glanceRule: Rule = {
+  key: 'glance',
+  rank: 'look',
+  clears: 'The glass looked at.',
+  on: (f) => f.glasses.length > 0,
+  finds: ({ fitOut, state }) => {
+    const due = nextGlance(fitOut, state);
+    return due === undefined
+      ? undefined
+      : {
+          from: due + grace,
+          since: state.glass?.at ?? state.fire.litAt!,
+          what: 'Glass not looked at',
+          first: 'Look at the glass and log it.'
+        };
+  }
+};

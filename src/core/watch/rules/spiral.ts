@@ -1,0 +1,63 @@
+import { feedsAt } from '../../procedure';
+import { isLevel } from '../../units';
+import { falls, lookError, trendOf } from '../trend';
+import type { Rule } from '../rule';
+import { needleSpread } from '../../forecast';
+import { feedsNow, feedWords } from '../feeds';
+import { glassLine, inSteam, lately, minute, needleLine, ms } from '../view';
+
+/** Of working pressure: over this it has breath enough. */
+const enough = 0.8;
+/** Open further than this it works hard, and falls for that. */
+const hard = 0.5;
+/** Two looks of the last so many minutes tell, min. */
+const looked = 12;
+
+/** The blower draws steam, water and pressure down together: out of breath. */
+export const spiral: Rule = {
+  key: 'spiral',
+  rank: 'look',
+  covers: ['falling', 'fire wants you'],
+  clears: 'The needle rising over two readings.',
+  on: (f) => f.fire.with === 'solid' && f.glasses.length > 0 && f.gauge,
+  finds: ({ fitOut: f, plant, state, looks, needle, at }) => {
+    const { blower, regulator } = state.valves;
+    const { pressure } = state;
+    if (!inSteam(state) || !pressure || !blower || blower.open === 0 || (regulator?.open ?? 0) > hard) return undefined;
+    const reads = lately(needle, at, looked).slice(-3);
+    const levels = lately(looks, at, looked).slice(-3);
+    const [p, q] = [reads.at(-2), reads.at(-1)];
+    if (!p || !q || q.value >= p.value || q.value >= enough * f.workingPressure || levels.length < 2) return undefined;
+    const glass = trendOf(
+      levels.map((l) => ({ at: l.at, value: l.glass })),
+      lookError
+    );
+    if (!falls(trendOf(reads, needleSpread(q.value))) || !falls(glass)) return undefined;
+    const fan = f.fire.with === 'solid' && f.fire.draught === 'fan';
+    const [feed] = feedsNow(f, state);
+    return {
+      from: at,
+      since: pressure.at,
+      till: ms(pressure.at) + 15 * minute,
+      what: 'Water and pressure fall together, with the blower on',
+      first: [
+        fan ? 'Fan back on if it can be, blower down.' : 'Blower down as far as it draws.',
+        state.glass && isLevel(state.glass.value) && feed
+          ? `Small feeds: ${feedWords(feed)}.`
+          : feedsAt(f).length
+            ? 'No feed works as it is now.'
+            : '',
+        'Rebuild the fire, thin and bright.'
+      ]
+        .filter(Boolean)
+        .join(' '),
+      evidence: [
+        needleLine(reads),
+        glassLine(levels),
+        `Under ${Math.round(enough * 100)} % of working pressure, and the engine not working hard.`
+      ],
+      rank: plant.sustains > 0 && q.value < plant.sustains ? 'act now' : 'look'
+    };
+  },
+  holds: ({ state, needle }) => inSteam(state) && !(needle.length > 1 && needle.at(-1)!.value > needle.at(-2)!.value)
+};
