@@ -31,7 +31,7 @@ describe('duties', () => {
     expect(of('Water Rail', 'glass', [], 200)).toBeUndefined();
     // While it is fed it is looked at sooner, as the glance is.
     const fed: Made = [70.5, 'feed', { feed: 'Left injector', on: true, to: 'boiler' }];
-    expect(of('Marsh Hen', 'glass', [glass(70), fed], 71)).toMatchObject({ due: at(72) });
+    expect(of('Marsh Hen', 'glass', [glass(70), fed], 71)).toMatchObject({ due: at(72.5) });
   });
   it('the fire by a round of coal or by how it looks; the water by where it is sent', () => {
     expect(of('Little Bittern', 'fire', [[70, 'fire', { act: 'fuel on' }]], 75)?.state).toBe('waiting');

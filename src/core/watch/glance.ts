@@ -8,10 +8,19 @@ export const glance: Record<FitOut['size'], number> = { tabletop: 3 * 60_000, sm
 /** A feed running wants the glass looked at sooner, ms. */
 const whileFeeding = 2 * 60_000;
 
+const feeding = (state: State) => Object.values(state.feeds).filter((f) => f.on && f.to !== 'tank');
+
 /** How often it is looked at as it is now, ms. */
 export const glanceNow = (fitOut: FitOut, state: State): number =>
-  Object.values(state.feeds).some((f) => f.on && f.to !== 'tank') ? Math.min(whileFeeding, glance[fitOut.size]) : glance[fitOut.size];
+  feeding(state).length ? Math.min(whileFeeding, glance[fitOut.size]) : glance[fitOut.size];
 
-/** When the glass is next due to be looked at, ms since 1970; undefined while there is no fire or no glass. */
-export const nextGlance = (fitOut: FitOut, state: State): number | undefined =>
-  attended(state) && fitOut.glasses.length > 0 ? Date.parse(state.glass?.at ?? state.fire.litAt!) + glanceNow(fitOut, state) : undefined;
+/**
+ * When the glass is next due to be looked at, ms since 1970; undefined while there is no fire or no glass. A feed that is put on wants
+ * it looked at soon, and not before it was on.
+ */
+export function nextGlance(fitOut: FitOut, state: State): number | undefined {
+  if (!attended(state) || fitOut.glasses.length === 0) return undefined;
+  const last = Date.parse(state.glass?.at ?? state.fire.litAt!);
+  const fed = feeding(state).map((f) => Math.max(last, Date.parse(f.since)) + whileFeeding);
+  return Math.min(last + glance[fitOut.size], ...fed);
+}

@@ -67,8 +67,8 @@ export function viewOf(log: Log, { state, events: count, entry }: Stood): View {
 export const lately = <T extends { readonly at: number }>(list: readonly T[], to: number, minutes: number): T[] =>
   list.filter((x) => x.at * 1000 > to - minutes * minute);
 
-/** Whether a feed gave the boiler water at any time since, s. */
-export const fedSince = ({ fed }: View, from: number): boolean => fed.some((f) => (f.to ?? Infinity) > from);
+/** When a feed last gave the boiler water, s since 1970: Infinity while one does. */
+export const fedTill = ({ fed }: View): number => Math.max(0, ...fed.map((f) => f.to ?? Infinity));
 
 /** The engine is known to stand: its regulator is shut, or it has not run yet. */
 export const stopped = ({ valves, phase }: State): boolean => (valves.regulator ? valves.regulator.open === 0 : phase !== 'Run');
@@ -78,14 +78,34 @@ export const perGlass = (plant: Plant, look: Look): number =>
   10 * (waterIn(plant, { ...look, glass: look.glass + 0.05 }) - waterIn(plant, { ...look, glass: look.glass - 0.05 }));
 
 const used = new WeakMap<FitOut, number>();
-/** Water it uses as it is worked, kg/s: over the hour in Run, about a tenth of what it makes while it stands. */
-export function usesNow({ fitOut, plant, state, log }: View): number {
-  if (state.phase !== 'Run') return 0.1 * plant.ratedSteam;
+/** Water it uses while its regulator is open, kg/s: at the least, so that easy work is not taken for none. */
+export const usesOpen = (view: View): number => easy * hourOf(view);
+const easy = 0.8;
+
+/** Water it uses as it is worked, kg/s: over the hour while it runs, about a tenth of what it makes while it stands. */
+export const usesNow = (view: View): number =>
+  view.state.phase !== 'Run' || view.state.valves.regulator?.open === 0 ? 0.1 * view.plant.ratedSteam : hourOf(view);
+
+function hourOf({ fitOut, plant, log }: View): number {
   const shown = log.context.begun?.expects?.uses;
   if (shown) return shown;
   let uses = used.get(fitOut);
   if (uses === undefined) used.set(fitOut, (uses = demandOf({ fitOut, plant }).hour.value));
   return uses;
+}
+
+/** How long a valve stood open between two moments, s; of the last three quarters of an hour. */
+export function openBetween({ recent, state }: View, valve: 'regulator' | 'blower', from: number, to: number): number {
+  const moves = recent.filter((e) => e.is === 'valve' && e.valve === valve) as Extract<Event, { is: 'valve' }>[];
+  // Before the first that is remembered it stood as that one did not, or as it stands.
+  let open = moves[0] ? moves[0].open === 0 : (state.valves[valve]?.open ?? 0) > 0;
+  let [at, sum] = [from, 0];
+  for (const m of moves) {
+    const moved = Math.min(Math.max(ms(m.at) / 1000, from), to);
+    if (open) sum += moved - at;
+    [at, open] = [moved, m.open > 0];
+  }
+  return sum + (open ? to - at : 0);
 }
 
 /** Looks and readings as evidence: "62 → 55 → 47 psi in 6 min". */

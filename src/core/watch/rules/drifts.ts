@@ -2,7 +2,7 @@ import { waterIn } from '../../forecast';
 import { psi } from '../../units';
 import { falls, lookError, rises, trendOf } from '../trend';
 import type { Rule, View } from '../rule';
-import { attended, fedSince, glassLine, lately, minute, ms, perGlass, stopped } from '../view';
+import { attended, fedTill, glassLine, lately, minute, ms, perGlass, stopped } from '../view';
 
 /** By so much of the glass in ten minutes, with nothing that would do it. */
 const much = 0.1;
@@ -42,8 +42,8 @@ export const falling: Rule = {
   finds: (view) => {
     const { fitOut: f, state } = view;
     if (!attended(state) || !stopped(state)) return undefined;
-    const found = drift(view, drewAt(view));
-    if (!found || found.inTen > -much || !falls(found.t) || fedSince(view, found.last[0]!.at)) return undefined;
+    const found = drift(view, Math.max(drewAt(view), fedTill(view)));
+    if (!found || found.inTen > -much || !falls(found.t)) return undefined;
     return {
       from: found.last.at(-1)!.at * 1000,
       till: found.last.at(-1)!.at * 1000 + tooOld,
@@ -70,8 +70,8 @@ export const rising: Rule = {
     if (!attended(state)) return undefined;
     const { regulator } = state.valves;
     // Bubbles lift it when the regulator is opened: from there on it is another glass.
-    const found = drift(view, regulator ? ms(regulator.at) / 1000 : 0);
-    if (!found || found.inTen < much || !rises(found.t) || fedSince(view, found.last[0]!.at)) return undefined;
+    const found = drift(view, Math.max(regulator ? ms(regulator.at) / 1000 : 0, fedTill(view)));
+    if (!found || found.inTen < much || !rises(found.t)) return undefined;
     if (recent.some((e) => e.is === 'proven' && ms(e.at) / 1000 >= found.last[0]!.at)) return undefined;
     const bypass = f.feeds.some((x) => x.turning && x.bypassShutSendsTo !== 'none');
     return {

@@ -1,13 +1,13 @@
 import { psi } from '../../units';
 import type { Rule } from '../rule';
-import { fedSince, glassLine, inSteam, minute, ms, perGlass, usesNow } from '../view';
+import { fedTill, glassLine, inSteam, minute, ms, openBetween, perGlass, usesOpen } from '../view';
 
-/** Looks that are the same to a sixteenth; so many of them, over so long. */
-const same = 1 / 32;
+/** Looks that are the same to a sixteenth, with what a hand is off when it points; so many of them, over so long. */
+const same = 0.07;
 const looks_ = 3;
 const over = 10 * minute;
-/** What was used in that time has to be more than would be missed, of the glass. */
-const plain = 0.1;
+/** What was used in that time, over what they differ by, has to be more than would be missed, of the glass. */
+const plain = 0.11;
 
 /** A glass that does not move while steam is drawn: a cock is shut, or it is choked. */
 export const glassStill: Rule = {
@@ -18,20 +18,23 @@ export const glassStill: Rule = {
   finds: (view) => {
     const { fitOut: f, plant, state, looks, at } = view;
     const last = looks.at(-1);
-    const { regulator, blower } = state.valves;
-    const drawn = (regulator?.open ?? 0) > 0 || (blower?.open ?? 0) > 0;
-    if (!last || !drawn || !inSteam(state) || last.gauge < psi(5)) return undefined;
+    if (!last || !inSteam(state) || last.gauge < psi(5)) return undefined;
+    // From the last feed on, or since it was blown through.
+    const blown = state.seen['water returns'];
+    const from = Math.max(fedTill(view), blown ? ms(blown) / 1000 : 0);
     const still: (typeof last)[] = [];
+    let range = 0;
     for (const l of [...looks].reverse()) {
-      if (Math.abs(l.glass - last.glass) > same || l.gauge < psi(5)) break;
+      const levels = [...still, l].map((x) => x.glass);
+      const off = Math.max(...levels) - Math.min(...levels);
+      if (off > same || l.gauge < psi(5) || l.at < from) break;
       still.unshift(l);
+      range = off;
     }
-    const first = still[0]!;
-    const span = last.at - first.at;
-    if (still.length < looks_ || span * 1000 < over || fedSince(view, first.at)) return undefined;
-    if (state.seen['water returns'] && ms(state.seen['water returns']) / 1000 > first.at) return undefined;
-    const since = Math.max(first.at, ...[regulator, blower].map((v) => (v && v.open > 0 ? ms(v.at) / 1000 : 0)));
-    if ((usesNow(view) * (last.at - since)) / perGlass(plant, last) < plain) return undefined;
+    const [first] = still;
+    if (!first || still.length < looks_ || (last.at - first.at) * 1000 < over) return undefined;
+    const drawn = openBetween(view, 'regulator', first.at, last.at);
+    if ((usesOpen(view) * drawn) / perGlass(plant, last) < range + plain) return undefined;
     return {
       from: last.at * 1000,
       till: at + 2 * over,

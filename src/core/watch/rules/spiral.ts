@@ -4,12 +4,14 @@ import { falls, lookError, trendOf } from '../trend';
 import type { Rule } from '../rule';
 import { needleSpread } from '../../forecast';
 import { feedsNow, feedWords } from '../feeds';
-import { glassLine, inSteam, lately, minute, needleLine, ms } from '../view';
+import { glassLine, inSteam, lately, minute, needleLine, ms, openBetween } from '../view';
 
 /** Of working pressure: over this it has breath enough. */
 const enough = 0.8;
-/** Open further than this it works hard, and falls for that. */
-const hard = 0.5;
+/** Open less than this it is a whisper, and draws nothing down. */
+const whisper = 0.2;
+/** At work for more than this share of the time, it falls for that. */
+const hard = 0.3;
 /** Two looks of the last so many minutes tell, min. */
 const looked = 12;
 
@@ -20,14 +22,18 @@ export const spiral: Rule = {
   covers: ['falling', 'fire wants you'],
   clears: 'The needle rising over two readings.',
   on: (f) => f.fire.with === 'solid' && f.glasses.length > 0 && f.gauge,
-  finds: ({ fitOut: f, plant, state, looks, needle, at }) => {
-    const { blower, regulator } = state.valves;
+  finds: (view) => {
+    const { fitOut: f, plant, state, looks, needle, at } = view;
+    const { blower } = state.valves;
     const { pressure } = state;
-    if (!inSteam(state) || !pressure || !blower || blower.open === 0 || (regulator?.open ?? 0) > hard) return undefined;
+    if (!inSteam(state) || !pressure || !blower || blower.open < whisper) return undefined;
     const reads = lately(needle, at, looked).slice(-3);
     const levels = lately(looks, at, looked).slice(-3);
     const [p, q] = [reads.at(-2), reads.at(-1)];
     if (!p || !q || q.value >= p.value || q.value >= enough * f.workingPressure || levels.length < 2) return undefined;
+    if (levels.at(-1)!.glass >= levels.at(-2)!.glass) return undefined;
+    const from = Math.min(reads[0]!.at, levels[0]!.at);
+    if (openBetween(view, 'regulator', from, q.at) > hard * (q.at - from)) return undefined;
     const glass = trendOf(
       levels.map((l) => ({ at: l.at, value: l.glass })),
       lookError
@@ -54,7 +60,7 @@ export const spiral: Rule = {
       evidence: [
         needleLine(reads),
         glassLine(levels),
-        `Under ${Math.round(enough * 100)} % of working pressure, and the engine not working hard.`
+        `Under ${Math.round(enough * 100)} % of working pressure, and the engine hardly at work.`
       ],
       rank: plant.sustains > 0 && q.value < plant.sustains ? 'act now' : 'look'
     };

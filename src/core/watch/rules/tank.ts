@@ -3,9 +3,9 @@ import type { Rule } from '../rule';
 import { inSteam, minute, ms, usesNow } from '../view';
 
 /** Of the time that a tank lasts by its usual use, the early edge. */
-const early = 0.75;
+const early = 0.7;
 /** Said so long before it is dry, ms: a tank is filled at a stop. */
-const ahead = 10 * minute;
+const ahead = 5 * minute;
 
 /** A tank that runs dry before anybody has looked. */
 export const tank: Rule = {
@@ -31,7 +31,7 @@ export const tank: Rule = {
       what: `${names}: dry soon, by what this engine uses`,
       first: 'Fill at the next stop. Log how full it stands.',
       evidence: [
-        `${mark(read.value * holds, 'volume')} when it was read last; it uses about ${mark(uses * 3600, 'mass')} an hour: ${mark(lasts / 1000, 'time')}, three quarters of that at the earliest.`
+        `${mark(read.value * holds, 'volume')} when it was read last; it uses about ${mark(uses * 3600, 'mass')} an hour: ${mark(lasts / 1000, 'time')}, seven tenths of that at the earliest.`
       ]
     };
   },
