@@ -12,6 +12,7 @@
   import { keys } from './keys';
   import ReleaseSheet from './ReleaseSheet.svelte';
   import SignOff from './SignOff.svelte';
+  import WatchSheet from './WatchSheet.svelte';
   import ThrowAway from './ThrowAway.svelte';
 
   let { open = $bindable(), foot, people }: { open: Dialog | undefined; foot: Footplate; people: readonly string[] } = $props();
@@ -60,6 +61,8 @@
     <p>Leak fluid on each, a slow minute, never a flame. What was undone is tested anew before the match.</p>
     <Joints {foot} />
   </Modal>
+{:else if open === 'watch'}
+  <WatchSheet {foot} onclose={shut} />
 {:else if open === 'throw'}
   <ThrowAway id={foot.steaming.id} engine={foot.fitOut.name} onclose={shut} />
 {:else if open === 'keys'}

@@ -34,6 +34,7 @@
     {#if !state.fire.litAt && mayThrowAway}<button class="quiet" onclick={() => onopen('throw')}>Throw this start away</button>{/if}
     {#if state.fire.outAt || !state.fire.litAt}<button class="quiet" onclick={() => onopen('sign')}>Sign and close</button>{/if}
     {#if gas}<button class="quiet" onclick={() => onopen('joints')}>Gas joints</button>{/if}
+    <button class="quiet" onclick={() => onopen('watch')}>Watch</button>
     <button class="quiet" onclick={() => onopen('release')}>Release</button>
     <button class="quiet" onclick={() => onopen('keys')}>? keys</button>
   </span>

@@ -17,6 +17,7 @@ import {
   lowWater,
   saidOf,
   standingBy,
+  type Warning,
   type Watch,
   warningsOf,
   watching
@@ -25,6 +26,7 @@ import { clubNow, isoOf } from '../outbox/club-time';
 import type { Made } from '../outbox/made';
 import { ticking } from '../sheet/clock.svelte';
 import { Forecast } from './forecast.svelte';
+import { Sound } from './sound.svelte';
 import { givenAs } from './given';
 import { Steaming } from './steaming.svelte';
 
@@ -85,6 +87,8 @@ export class Footplate {
   /** The second fold: what has not changed is not watched again. */
   #watched: Watch | undefined;
   readonly watch = $derived.by(() => (this.#watched = watching(this.log, this.#watched)));
+  /** How it is heard on this device. */
+  readonly sound = new Sound();
   readonly alarms = $derived.by(() => warningsOf(this.watch, this.now));
   /** The drill that NOW is, while water is not seen and there is fire. */
   readonly drill = $derived.by(() =>
@@ -196,6 +200,8 @@ export class Footplate {
     if (touch) this.enter(touch.made);
   };
   putOff = ({ key, what }: Duty, put: string): void => this.record('duty', { duty: key, what: printMarks(what, usualUnits), put });
+  /** Taken note of: it is quiet until it is worse, and stands. */
+  note = ({ key, what }: Warning): void => this.record('ack', { rule: key, what: printMarks(what, usualUnits).slice(0, 300) });
   /** Banked and waiting, and moving again. */
   standBy = (by: boolean): void => this.record('observation', { seen: by ? 'standing by' : 'running again' });
   /** Another run of the same day: its own steps are asked anew. */

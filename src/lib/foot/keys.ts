@@ -21,5 +21,6 @@ export const keys: readonly (readonly [string, string])[] = [
   ['U', 'Undo, within ten seconds'],
   ['T', 'All steps'],
   ['L', 'Low water and the other drills'],
+  ['K', 'What the watch says'],
   ['?', 'These keys']
 ];

@@ -96,6 +96,8 @@ function measuredActions(f: FitOut, state: State, units: UnitChoice): Action[] {
   return out;
 }
 
+const burnsOutside = ({ seen }: State) => (seen['fire outside'] ?? '') > (seen['fire outside out'] ?? '');
+
 /** The quick actions of an engine, from what it has on it, with what stands open now. */
 export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] {
   const open = (name: Valve) => state.valves[name]?.open;
@@ -144,6 +146,7 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
         { word: 'Thinned', kind: 'fire', body: { act: 'thin' } },
         { word: 'Bright and even', kind: 'observation', body: { seen: 'fire bright' } },
         { word: 'Dull or black', kind: 'observation', body: { seen: 'fire dull' } },
+        valve(open('fire door') ? 'Door shut' : 'Door open', 'fire door', open('fire door') ? 0 : 1),
         { word: 'Dropped', kind: 'fire', body: { act: 'drop' } }
       ]
     });
@@ -198,7 +201,9 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
         ['exhaust dry', 'Vapour at the exhaust', f.cylinders.drains === 'none'],
         ['no draught', 'No draught', f.fire.with === 'solid'],
         ['whistle note', 'Whistle, full note', f.whistle],
-        ['tray emptied', 'Tray emptied', f.exhaust === 'tray']
+        ['tray emptied', 'Tray emptied', f.exhaust === 'tray'],
+        ['fire outside', 'Fire outside the boiler', !burnsOutside(state)],
+        ['fire outside out', 'Fire outside is out', burnsOutside(state)]
       ] as const
     )
       .filter(([, , fitted]) => fitted)

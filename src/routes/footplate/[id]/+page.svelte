@@ -53,6 +53,7 @@
     p: () => focusOn('.readings .scale'),
     u: () => steaming.undo(),
     t: () => void (dialog = 'steps'),
+    k: () => void (dialog = 'watch'),
     l: () => void (drill = true),
     '?': () => void (dialog = 'keys'),
     Escape: () => void (action = undefined)
@@ -67,6 +68,7 @@
     return () => {
       close();
       sleep();
+      foot.sound.end();
       clearTimeout(rest);
     };
   });
@@ -90,7 +92,7 @@
     <TitleBlock {cells}>
       {#snippet action()}<button class="low-water" onclick={() => (drill = true)}>LOW WATER</button>{/snippet}
     </TitleBlock>
-    <AlarmStrip alarms={foot.alarms} now={foot.now} quiet={drill} />
+    <AlarmStrip {foot} quiet={drill} onopen={() => (dialog = 'watch')} />
   {/snippet}
   {#snippet doing()}
     <OfferStrip {foot} />

@@ -1,0 +1,66 @@
+import { type Browser, type BrowserContextOptions, expect, test } from '@playwright/test';
+import { begun, desk, phone, say } from './foot';
+import { comeInAs } from './people';
+
+async function come(browser: Browser, options: BrowserContextOptions) {
+  const context = await browser.newContext(options);
+  const page = await context.newPage();
+  await comeInAs(page, 'idony');
+  return { context, page };
+}
+
+/** What the watch says, as a hand takes it: opened, noted, worse, muted; on a desk and on a phone. */
+for (const [name, options] of [
+  ['a desk', desk],
+  ['a phone', phone]
+] as const)
+  test(`${name}: a warning opens what it stands on, is noted, and is heard again when it is worse`, async ({ browser }) => {
+    const { context, page } = await come(browser, options);
+    await begun(page, 'Little Bittern', `Watched on ${name}`);
+    await say(page, 'already lit');
+    await say(page, '62 1/4');
+    const strip = page.locator('.strip.alarm');
+    await expect(strip.first()).toContainText('Glass at ¼: at or under its lowest running level');
+    await strip.first().locator('.open').click();
+    const sheet = page.getByRole('dialog');
+    await expect(sheet).toContainText('Feed now: tender hand pump');
+    await expect(sheet).toContainText('Cleared by: the glass a little over its lowest running level');
+    await expect(sheet).toContainText('Cannot be known');
+    await expect(sheet).toContainText('Next, if nothing is logged until then: glass not looked at');
+    await sheet.getByRole('button', { name: 'Noted' }).click();
+    await expect(sheet).toContainText(/Noted by .+ at \d\d:\d\d: it is heard again when it is worse/);
+    await sheet.getByRole('button', { name: 'Sound of looks off for 15 min' }).click();
+    await expect(sheet).toContainText(/Its sound is off for 1[45]:\d\d/);
+    await page.keyboard.press('Escape');
+    await expect(page.locator('.muted')).toContainText(/off for 1[45]:\d\d/);
+    // It is an entry, and is there again after the page was opened anew; so is the silence, on this device.
+    await page.reload();
+    await expect(strip.first()).toHaveClass(/quiet/);
+    await expect(page.locator('.muted')).toContainText('off for');
+    await page.getByRole('button', { name: 'On again' }).click();
+    await expect(page.locator('.muted')).toHaveCount(0);
+    // An eighth lower it is not quiet any more.
+    await say(page, '1/8');
+    await expect(strip.first()).toContainText('Glass at 1⁄8');
+    await expect(strip.first()).not.toHaveClass(/quiet/);
+    // Out of sight: the worst is first, and says how many more there are.
+    await say(page, 'not seen');
+    await expect(strip.first()).toContainText('Act now');
+    await expect(strip.first()).toContainText('No water seen in the glass');
+    await expect(page.getByText('+1 more').or(page.getByText('+2 more')).first()).toBeVisible();
+    await context.close();
+  });
+
+test('fire outside is said in one touch, and so is that it is out', async ({ browser }) => {
+  const { context, page } = await come(browser, desk);
+  await begun(page, 'Lantern', 'Watched for fire');
+  const seen = async (what: string) => {
+    await page.getByRole('button', { name: 'Seen', exact: true }).click();
+    await page.getByRole('button', { name: what, exact: true }).click();
+  };
+  await seen('Fire outside the boiler');
+  await expect(page.locator('.strip.alarm')).toContainText('Fire outside the boiler');
+  await seen('Fire outside is out');
+  await expect(page.locator('.strip.alarm')).toHaveCount(0);
+  await context.close();
+});
