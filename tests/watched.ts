@@ -254,7 +254,7 @@ export function dayOf(fitOut: FitOut, seed: number, minutes: number, other: Othe
     write('feed', { feed: on.name, on: false, proven: true });
   };
 
-  const until = lit + 12 * 3600_000;
+  const until = lit + 48 * 3600_000;
   while (is !== 'over' && d.now < until) {
     k.tend(w);
     const { set } = d;

@@ -229,6 +229,21 @@ export function waterOut(
   return { ...bandOf(times, 1, edges), rate: Math.exp(x[use]! + x[work]!) };
 }
 
+/**
+ * The use of water that looks and feeds tell of, kg/s, without running it ahead: what is asked with every entry.
+ * @param usual use of water, kg/s, until looks say otherwise
+ * @returns undefined without a glass or a look
+ */
+export function waterRate(
+  plant: Plant,
+  looks: readonly Look[],
+  fed: readonly Fed[],
+  { now, usual }: { now: number; usual: number }
+): number | undefined {
+  const found = tracked(plant, looks, fed, now, usual);
+  return found && Math.exp(found.t.x[use]! + found.t.x[work]!);
+}
+
 /** When a tank will be empty at the rate at which water is used. @param now s since 1970 @param left m³ @param water its use, kg/s, and its band, s since 1970 */
 export function tankOut(
   now: number,

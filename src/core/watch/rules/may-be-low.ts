@@ -1,8 +1,8 @@
-import { type Fed, waterIn, waterOut } from '../../forecast';
+import { type Fed, waterIn, waterRate } from '../../forecast';
 import { isLevel, mark, printGlass, psi } from '../../units';
 import { feedNow } from '../feeds';
 import type { Finding, Rule, View } from '../rule';
-import { attended, ms, usesNow } from '../view';
+import { attended, lately, ms, usesNow } from '../view';
 
 /** The look it rests on, and whether anything that moves the water has been told since. */
 const seen = ({ recent }: View): string =>
@@ -13,6 +13,9 @@ const last = new WeakMap<Finding, string>();
 /** It may use so much more than it seems to, and a feed give so much less: the early edge of eight in ten. */
 const atMost = 1.5;
 const atLeast = 0.8;
+
+/** Looks of the last so many minutes tell of the use of now. */
+const back = 20;
 
 /** What feeds that have ended gave since a look, kg. */
 const fedSinceLook = (fed: readonly Fed[], from: number, to: number) =>
@@ -36,12 +39,8 @@ export const mayBeLow: Rule = {
     const look = looks.at(-1);
     if (!look || look.gauge <= psi(5)) return undefined;
     // What is used is tracked from look to look; it may be more, and a feed may give less. The look itself saw it over the lowest.
-    const rate = waterOut(
-      plant,
-      looks.filter((l) => l.gauge > psi(5)),
-      fed,
-      { now: at / 1000, lowest: f.levels.lowest, usual: usesNow(view) }
-    )?.rate;
+    const tells = lately(looks, at, back).filter((l) => l.gauge > psi(5));
+    const rate = waterRate(plant, tells, fed, { now: at / 1000, usual: usesNow(view) });
     if (!rate) return undefined;
     const gives = fed.reduce((sum, x) => sum + (x.to === undefined ? x.rate : 0), 0);
     const gone = atMost * rate - atLeast * gives;
