@@ -1,5 +1,5 @@
 import { type Browser, type BrowserContextOptions, expect, test } from '@playwright/test';
-import { begun, desk, phone, say } from './foot';
+import { begun, desk, logged, phone, say } from './foot';
 import { comeInAs } from './people';
 
 async function come(browser: Browser, options: BrowserContextOptions) {
@@ -64,3 +64,43 @@ test('fire outside is said in one touch, and so is that it is out', async ({ bro
   await expect(page.locator('.strip.alarm')).toHaveCount(0);
   await context.close();
 });
+
+for (const [name, options] of [
+  ['a desk', desk],
+  ['a phone', phone]
+] as const)
+  test(`${name}: turns are tapped, a time is taken, and both are in the log`, async ({ browser }) => {
+    const { context, page } = await come(browser, options);
+    await begun(page, 'Little Bittern', `Measured on ${name}`);
+    if (options === phone) await page.getByRole('button', { name: 'More', exact: true }).click();
+    await page.getByRole('button', { name: 'Measure', exact: true }).click();
+    const sheet = page.getByRole('dialog');
+    await expect(sheet.getByRole('button', { name: 'Log it' })).toBeDisabled();
+    await sheet.getByRole('button', { name: 'Crank, one to a turn' }).click();
+    // Two taps a second, by the page’s own clock.
+    await sheet
+      .locator('.tap')
+      .first()
+      .evaluate(async (button) => {
+        for (let i = 0; i < 8; i++) {
+          button.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true }));
+          await new Promise((done) => setTimeout(done, 500));
+        }
+      });
+    await expect(sheet.locator('.tap strong').first()).toHaveText(/^1(1\d|20|21)$/);
+    await sheet.getByRole('button', { name: 'Log it' }).click();
+    await sheet.getByLabel('What is timed').selectOption({ label: 'Injector picks up' });
+    const watch = sheet.locator('.tap').nth(1);
+    await expect(watch).toContainText('Start when: steam on');
+    await watch.click();
+    await expect(watch).toContainText('Stop when: its overflow dry');
+    await page.waitForTimeout(1200);
+    await watch.click();
+    await sheet.getByRole('button', { name: 'Log the time' }).click();
+    await expect(sheet).toContainText(/Today before: 1\.\d s/);
+    await page.keyboard.press('Escape');
+    await page.reload();
+    await logged(page, /1(1\d|20|21) turns a minute/);
+    await logged(page, /Injector picks up: [12]\.\d s/);
+    await context.close();
+  });

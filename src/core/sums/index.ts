@@ -47,6 +47,8 @@ export { type Day, fillingOf } from './day';
 export { demandOf } from './demand';
 export { energyWith } from './heat-up';
 export { lastFire } from './last-fire';
+export { leastTaps, rateOfTaps, type Taps } from './taps';
+export { steamUsed } from './cylinders';
 export { sag } from './sag';
 export { duties, type Duty, usualDuty } from './duties';
 export type { Given, Sum, Used } from './sum';

@@ -75,6 +75,8 @@ export interface Warning extends Finding {
   /** When it was raised, and when it was said last, ms since 1970. */
   readonly raised: number;
   readonly said: number;
+  /** How long after it was read it reached the club, ms, where that was long: it was made without a network, or by another clock. */
+  readonly late?: number;
   /** Who has taken note of it: it is quiet, and stands. */
   readonly ack?: { readonly by: string; readonly at: number };
 }

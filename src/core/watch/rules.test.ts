@@ -403,6 +403,9 @@ describe('the fold', () => {
     log = add(log, entry(look(10, 'bottom nut'), 3));
     watch = watching(log, watch);
     expect(toldBy(watch, at(20)).find((t) => t.key === 'no water')).toMatchObject({ is: 'raised', at: at(10) });
+    const late = add(fold(context, [a]), { ...entry(look(10, 'bottom nut'), 3), receivedAt: new Date(at(20)).toISOString() });
+    expect(warnings(late, at(21))[0]).toMatchObject({ key: 'no water', raised: at(10), late: 600_000 });
+    expect(warnings(add(fold(context, [a]), entry(look(10, 'bottom nut'), 3)), at(21))[0]!.late).toBeUndefined();
     // One level since is not two.
     expect(warningsOf(watch, at(21))[0]!.key).toBe('no water');
   });

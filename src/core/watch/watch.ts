@@ -166,6 +166,15 @@ function standingAt(watch: Watch, now: number): { rule: Rule; found: Found }[] {
   });
 }
 
+/** What reached the club longer than this after it was read came late, ms. */
+const longAfter = 2 * 60_000;
+/** How late what was read at a moment reached the club, ms; undefined where it came at once, or has not come yet. */
+function cameLate({ log }: Watch, since: string): number | undefined {
+  const entry = log.entries.findLast((e) => e.at === since);
+  const by = entry?.receivedAt ? ms(entry.receivedAt) - ms(entry.at) : 0;
+  return by > longAfter ? by : undefined;
+}
+
 /**
  * What is the matter at a moment, worst first.
  * @param now ms since 1970
@@ -180,6 +189,7 @@ export function warningsOf(watch: Watch, now: number, at: 'engine' | 'away' = 'e
     .filter(({ rule }) => !covered.has(rule.key))
     .map(({ rule, found: { finding, stands } }): Warning => {
       const { raised, said, ack } = stands!;
+      const late = cameLate(watch, finding.since);
       const first = typeof finding.first === 'string' ? finding.first : finding.first(now);
       return {
         ...finding,
@@ -190,6 +200,7 @@ export function warningsOf(watch: Watch, now: number, at: 'engine' | 'away' = 'e
         clears: byControl(rule.clears, fitOut),
         raised,
         said,
+        ...(late === undefined ? {} : { late }),
         ...(ack ? { ack } : {})
       };
     })

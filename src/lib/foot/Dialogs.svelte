@@ -9,6 +9,7 @@
   import type { Footplate } from './footplate.svelte';
   import HandOver from './HandOver.svelte';
   import Joints from './Joints.svelte';
+  import Measure from './Measure.svelte';
   import { keys } from './keys';
   import ReleaseSheet from './ReleaseSheet.svelte';
   import SignOff from './SignOff.svelte';
@@ -63,6 +64,8 @@
   </Modal>
 {:else if open === 'watch'}
   <WatchSheet {foot} onclose={shut} />
+{:else if open === 'measure'}
+  <Measure {foot} onclose={shut} />
 {:else if open === 'throw'}
   <ThrowAway id={foot.steaming.id} engine={foot.fitOut.name} onclose={shut} />
 {:else if open === 'keys'}

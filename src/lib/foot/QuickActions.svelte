@@ -1,28 +1,27 @@
 <script lang="ts">
   // The quick actions under one thumb: one touch where there is nothing to choose, two where there is.
-  import type { FitOut } from '$core/engine';
-  import type { Bodies, Kind, State } from '$core/log';
   import { unitChoice } from '../sheet/unit-choice';
   import FaultForm from './FaultForm.svelte';
+  import type { Footplate } from './footplate.svelte';
   import { Near } from './near.svelte';
   import { type Action, actionsOf, commonFaults } from './quick-actions';
 
   let {
-    fitOut,
-    state: state_,
-    record,
+    foot,
     all = false,
     ontaken,
+    onopen,
     chosen = $bindable()
   }: {
-    fitOut: FitOut;
-    state: State;
-    record: <K extends Kind>(kind: K, body: Bodies[K]) => void;
+    foot: Footplate;
     /** On a phone: all of them, and not only those under the thumb. */ all?: boolean;
     /** One was taken, or is being chosen. */ ontaken?: () => void;
+    /** What opens over the page. */ onopen: (dialog: 'measure') => void;
     /** Key of the action that is open. */ chosen?: string;
   } = $props();
-  const actions = $derived(actionsOf(fitOut, state_, unitChoice()));
+  // svelte-ignore state_referenced_locally
+  const { fitOut, record } = foot;
+  const actions = $derived(actionsOf(fitOut, foot.state, unitChoice()));
   const open = $derived(actions.find((a) => a.key === chosen));
   let note = $state('');
 
@@ -37,7 +36,8 @@
   function take(action: Action) {
     if (choosing) return thumb.choose(action.key);
     ontaken?.();
-    if ('touch' in action) record(action.touch.kind, action.touch.body as never);
+    if ('opens' in action) onopen(action.opens);
+    else if ('touch' in action) record(action.touch.kind, action.touch.body as never);
     else chosen = action.key;
   }
   /** A key of the keyboard: the same as touching the action. */

@@ -5,7 +5,7 @@
   import { Modal } from 'carbon-components-svelte';
   import { onMount } from 'svelte';
   import { unitChoice } from '../sheet/unit-choice';
-  import { age, clock, leftOn } from '../sheet/when';
+  import { age, clock, leftOn, minutes } from '../sheet/when';
   import type { Footplate } from './footplate.svelte';
   import { longestMute } from './sound.svelte';
   import { aloud, canSpeak, speakThem, speaks } from './speech';
@@ -39,7 +39,9 @@
         </ul>
       {/if}
       <p class="second">
-        Read {age(alarm.since, foot.now)}; said at {clock(alarm.said)}. Cleared by: {alarm.clears[0]!.toLowerCase()}{alarm.clears.slice(1)}
+        Read {age(alarm.since, foot.now)}{alarm.late ? `, and it reached the others ${minutes(alarm.late)} later` : ''}; said at {clock(
+          alarm.said
+        )}. Cleared by: {alarm.clears[0]!.toLowerCase()}{alarm.clears.slice(1)}
       </p>
       {#if alarm.ack}
         <p class="second">Noted by {alarm.ack.by} at {clock(alarm.ack.at)}: it is heard again when it is worse.</p>

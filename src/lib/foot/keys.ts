@@ -21,6 +21,7 @@ export const keys: readonly (readonly [string, string])[] = [
   ['U', 'Undo, within ten seconds'],
   ['T', 'All steps'],
   ['L', 'Low water and the other drills'],
+  ['J', 'Measure: beats, and a stopwatch'],
   ['K', 'What the watch says'],
   ['?', 'These keys']
 ];

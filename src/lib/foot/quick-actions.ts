@@ -13,7 +13,7 @@ export interface Touch {
 
 /** A quick action: one touch where there is nothing to choose, two where there is. */
 export type Action = { key: string; word: string; more?: string; on?: boolean } & (
-  { touch: Touch } | { choices: Touch[] } | { form: 'fault' | 'note' }
+  { touch: Touch } | { choices: Touch[] } | { form: 'fault' | 'note' } | { opens: 'measure' }
 );
 
 const valve = (word: string, name: Valve, open: number): Touch => ({ word, kind: 'valve', body: { valve: name, open } });
@@ -209,7 +209,11 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
       .filter(([, , fitted]) => fitted)
       .map(([seen, word]) => ({ word, kind: 'observation' as const, body: { seen } }))
   });
-  out.push({ key: 'x', word: 'Fault', form: 'fault' }, { key: 'm', word: 'Note', form: 'note' });
+  out.push(
+    { key: 'x', word: 'Fault', form: 'fault' },
+    { key: 'm', word: 'Note', form: 'note' },
+    { key: 'j', word: 'Measure', opens: 'measure' }
+  );
   return out;
 }
 

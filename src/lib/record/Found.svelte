@@ -7,6 +7,8 @@
   import { unitChoice } from '../sheet/unit-choice';
   import { clock, minutes } from '../sheet/when';
 
+  import WatchSaid from './WatchSaid.svelte';
+
   let { log, carried }: { log: Log; carried: readonly Carried[] } = $props();
   const units = $derived(unitChoice());
   const text = (t: string) => printMarks(t, units);
@@ -111,6 +113,7 @@
       </p>{:else}<p class="second">Not signed.</p>{/each}
   </section>
 </div>
+<WatchSaid {log} />
 
 <style>
   .cols {

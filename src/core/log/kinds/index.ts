@@ -1,4 +1,6 @@
 import { ack, type Ack } from './ack';
+import { beats, type Beats } from './beats';
+import { timed, type Timed } from './timed';
 import { charge, type Charge } from './charge';
 import { type Cleared, cleared } from './cleared';
 import { duty, type DutyBody } from './duty';
@@ -45,6 +47,8 @@ export interface Bodies {
   charge: Charge;
   flame: Flame;
   knob: Knob;
+  beats: Beats;
+  timed: Timed;
   note: Note;
   ack: Ack;
   handover: Handover;
@@ -76,6 +80,8 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   charge,
   flame,
   knob,
+  beats,
+  timed,
   note,
   ack,
   handover,

@@ -107,7 +107,7 @@
   {/snippet}
   {#snippet undo()}<Undo {foot} />{/snippet}
   {#snippet thumb(all, ontaken)}
-    <QuickActions bind:this={quick} {fitOut} state={foot.state} record={foot.record} bind:chosen={action} {all} {ontaken} />
+    <QuickActions bind:this={quick} {foot} bind:chosen={action} {all} {ontaken} onopen={(d) => (dialog = d)} />
   {/snippet}
   {#snippet entries()}<LogList log={foot.log} me={foot.me} onstrike={foot.strike} />{/snippet}
   {#snippet links()}
