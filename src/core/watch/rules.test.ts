@@ -91,6 +91,9 @@ const cases: Case[] = [
   ['may be low', bittern, [...run, g(2, 0.37), g(4.8, 0.4)], 4.9, false],
   ['may be low', bittern, [...run, g(2, 0.3), feed(2, 'Injector'), feed(2.3, 'Injector', false)], 4, false],
   ['may be low', bittern, [...run, g(2, 0.3), feed(2, 'Injector'), feed(2.3, 'Injector', false)], 4.2, true],
+  // Of twenty minutes back the looks tell of the use, and of no longer.
+  ['may be low', bittern, [...run, g(2, 0.4), g(24, 0.36)], 26.7, true],
+  ['may be low', bittern, [...run, g(6, 0.4), g(24, 0.36)], 26.7, false],
   // A feed that gives more than may be used.
   ['may be low', bittern, [...run, g(2, 0.3), feed(2, 'Injector')], 4, false],
   ['glance', bittern, [lit, g(1, 0.5)], 4, false],

@@ -1,9 +1,10 @@
 <script lang="ts">
   // What hands alone cannot measure: turns by tapping with the exhaust, and times by a watch that is bound to what is tried.
-  import { demandOf, rateOfTaps, steamUsed } from '$core/sums';
+  import { rateOfTaps, steamUsed } from '$core/sums';
   import { plantFor } from '$core/boiler';
   import { printText } from '$core/units';
   import { Modal, Select, SelectItem } from 'carbon-components-svelte';
+  import Figures from '../sheet/Figures.svelte';
   import { unitChoice } from '../sheet/unit-choice';
   import type { Footplate } from './footplate.svelte';
   import { timingsOf } from './timings';
@@ -24,7 +25,8 @@
     const chest = 0.8 * (foot.state.pressure?.value ?? fitOut.workingPressure);
     if (!(chest > 1e4)) return undefined;
     const engine = { fitOut, plant: plantFor(fitOut) };
-    return { uses: steamUsed.work({ ...steamUsed.usual(engine), chest, turns }, engine).value, day: demandOf(engine).hour.value };
+    const worked = steamUsed.work({ ...steamUsed.usual(engine), chest, turns }, engine);
+    return { key: steamUsed.key, name: steamUsed.name, worked };
   });
   /** A finger that rests begins anew. */
   const rests = 3;
@@ -88,15 +90,7 @@
           : ''}</span
       >
     </button>
-    {#if turns && steam}
-      <p class="second">
-        At {printText(foot.state.pressure?.value ?? fitOut.workingPressure, 'pressure', units)} it takes about {printText(
-          steam.uses * 3600,
-          'mass',
-          units
-        )} of steam an hour while it turns so; a day’s work is reckoned at {printText(steam.day * 3600, 'mass', units)} an hour, stops and all.
-      </p>
-    {/if}
+    {#if steam}<Figures figures={[steam]} />{/if}
     <div class="row">
       <button class="plain go" disabled={!found} onclick={logBeats}>Log it</button>
       <button class="plain" disabled={!taps.length} onclick={() => (taps = [])}>Again</button>
@@ -128,6 +122,10 @@
   }
   h3 {
     font: 600 1.125rem/1.3 var(--narrow);
+  }
+  .row .plain[aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--paper);
   }
   .row {
     display: flex;

@@ -116,6 +116,10 @@
   .plain {
     margin-top: 6px;
   }
+  .row .plain[aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--paper);
+  }
   .row {
     display: flex;
     flex-wrap: wrap;
