@@ -37,6 +37,7 @@
 <div class="bar no-print">
   <a href="/logbook">Logbook</a>
   <a href="/engines/{data.engineId}">{f.name}</a>
+  <a href="/records/{data.id}/replay">Once more, minute by minute</a>
   <span class="right">
     <a class="plain" href="/records/{data.id}/log.csv" download>CSV</a>
     <a class="plain" href="/records/{data.id}/record.json" download>JSON</a>
