@@ -1,4 +1,6 @@
+import { redirect } from '@sveltejs/kit';
 import { fold, type Log } from '$core/log';
+import { needId, notHere } from './answer';
 import { inClub } from './database';
 import { placeSaid } from './live/place';
 import { logIn } from './live/warm';
@@ -31,3 +33,13 @@ export const running = (club: string) =>
       where s.club_id = ${club} and s.started_at is not null and s.ended_at is null limit 100`;
     return Promise.all(stored.map(readable).map(async (steaming) => ({ steaming, log: (await logIn(tx, club, steaming.id))! })));
   });
+
+/** A steaming that was begun and has ended, with its log; one that is still under way is on its Footplate. */
+export async function finished(club: string, id: string) {
+  const found = await folded(club, needId(id));
+  if (!found) return notHere('record');
+  const { steaming, log } = found;
+  if (!steaming.startedAt) return notHere('record');
+  if (!steaming.endedAt) redirect(303, `/footplate/${steaming.id}`);
+  return { steaming, log, startedAt: steaming.startedAt };
+}

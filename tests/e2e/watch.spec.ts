@@ -21,7 +21,7 @@ for (const [name, options] of [
     await say(page, '62 1/4');
     const strip = page.locator('.strip.alarm');
     await expect(strip.first()).toContainText('Glass at ¼: at or under its lowest running level');
-    await strip.first().locator('.open').click();
+    await strip.first().locator('.opens').click();
     const sheet = page.getByRole('dialog');
     await expect(sheet).toContainText('Feed now: tender hand pump');
     await expect(sheet).toContainText('Cleared by: the glass a little over its lowest running level');

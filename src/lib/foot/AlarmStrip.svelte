@@ -17,7 +17,7 @@
 
 {#each alarms.slice(0, 2) as alarm (alarm.key)}
   <div class="strip alarm" class:act={alarm.rank === 'act now'} class:quiet={alarm.ack} role="alert">
-    <button class="open" onclick={onopen} aria-label="{text(alarm.what)}: what it is based on">
+    <button class="opens" onclick={onopen} aria-label="{text(alarm.what)}: what it is based on">
       <strong>{alarm.rank === 'act now' ? '■ Act now. ' : '▲ '}{text(alarm.what)}.</strong>
       <span>{text(alarm.first)}</span>
       <span class="since">{alarm.ack ? `noted by ${alarm.ack.by}, ` : ''}read {age(alarm.since, foot.now)}</span>
@@ -43,7 +43,7 @@
     font-size: 1.125rem;
     padding: 0;
   }
-  .open {
+  .opens {
     display: flex;
     gap: 4px 12px;
     flex-wrap: wrap;
@@ -65,7 +65,7 @@
     font-size: 1rem;
     cursor: pointer;
   }
-  .quiet .open strong {
+  .quiet .opens strong {
     font-weight: 500;
   }
   .since {
@@ -93,7 +93,7 @@
         line-height: 1.25;
         border-width: 0 0 1px;
       }
-      .open {
+      .opens {
         display: -webkit-box;
         -webkit-box-orient: vertical;
         -webkit-line-clamp: 3;

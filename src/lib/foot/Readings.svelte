@@ -16,6 +16,7 @@
     now,
     marks,
     cold = null,
+    past = false,
     onglass,
     onpressure
   }: {
@@ -26,6 +27,8 @@
     marks: { value: number; word: string }[];
     /** The level to fill to before the match. */
     cold?: number | null;
+    /** As it was on a day that is over: it is looked at, and not touched. */
+    past?: boolean;
     onglass: (glass: Glass, which: number) => void;
     onpressure: (pressure: number) => void;
   } = $props();
@@ -101,7 +104,7 @@
   {:else}<span
       >{fitOut.glasses.length ? 'Glances at the glass are timed from the match on' : 'No glass: water is measured in, and timed'}</span
     >{/if}
-  <span class="second touch">Touch where it stands</span>
+  {#if !past}<span class="second touch">Touch where it stands</span>{/if}
 </p>
 
 {#snippet level(glass: Glass)}

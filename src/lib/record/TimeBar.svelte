@@ -42,6 +42,9 @@
 
 <style>
   .time {
+    position: sticky;
+    top: 0;
+    z-index: 2;
     display: grid;
     grid-template-columns: auto minmax(200px, 1fr) auto;
     gap: 8px 16px;

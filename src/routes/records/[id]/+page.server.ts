@@ -1,15 +1,11 @@
 import { carriedOver, summarise } from '$core/log';
-import { need, needId, notHere } from '$server/answer';
+import { need } from '$server/answer';
 import { contextOf } from '$server/sql/steaming';
-import { folded } from '$server/steamings';
-import { redirect } from '@sveltejs/kit';
+import { finished } from '$server/steamings';
 
 export const load = async ({ params, locals }) => {
   const member = need(locals);
-  const found = await folded(member.club, needId(params.id));
-  if (!found || !found.steaming.startedAt) return notHere('record');
-  const { steaming, log } = found;
-  if (!steaming.endedAt) redirect(303, `/footplate/${steaming.id}`);
+  const { steaming, log, startedAt } = await finished(member.club, params.id);
   return {
     id: steaming.id,
     engineId: steaming.engineId,
@@ -17,7 +13,7 @@ export const load = async ({ params, locals }) => {
     imported: steaming.importedFrom,
     keeper: steaming.keeper,
     purpose: steaming.purpose,
-    startedAt: found.steaming.startedAt.toISOString(),
+    startedAt: startedAt.toISOString(),
     context: contextOf(steaming),
     entries: log.entries,
     summary: steaming.summary ?? summarise(log),

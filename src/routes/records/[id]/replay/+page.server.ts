@@ -1,16 +1,12 @@
-import { need, needId, notHere } from '$server/answer';
+import { need } from '$server/answer';
 import { inClub } from '$server/database';
 import { fitsBefore } from '$server/sql/raising';
 import { contextOf } from '$server/sql/steaming';
-import { folded } from '$server/steamings';
-import { redirect } from '@sveltejs/kit';
+import { finished } from '$server/steamings';
 
 export const load = async ({ params, locals }) => {
   const member = need(locals);
-  const found = await folded(member.club, needId(params.id));
-  if (!found || !found.steaming.startedAt) return notHere('record');
-  const { steaming, log } = found;
-  if (!steaming.endedAt) redirect(303, `/footplate/${steaming.id}`);
+  const { steaming, log, startedAt } = await finished(member.club, params.id);
   return {
     id: steaming.id,
     engineId: steaming.engineId,
@@ -18,6 +14,6 @@ export const load = async ({ params, locals }) => {
     entries: log.entries,
     plan: steaming.plan,
     // What the forecast stood on then: no later day.
-    fits: await inClub(member.club, (tx) => fitsBefore(tx, member.club, steaming.engineId, found.steaming.startedAt!))
+    fits: await inClub(member.club, (tx) => fitsBefore(tx, member.club, steaming.engineId, startedAt))
   };
 };

@@ -53,7 +53,7 @@
     </section>
     {#if fitOut.gauge || fitOut.glasses.length}
       <section class="read" inert>
-        <Readings {fitOut} state={then} now={replay.at} marks={[]} onglass={() => {}} onpressure={() => {}} />
+        <Readings {fitOut} state={then} now={replay.at} marks={[]} past onglass={() => {}} onpressure={() => {}} />
       </section>
       <section>
         <p class="label">Pressure, {units.pressure}, with what was believed then</p>
