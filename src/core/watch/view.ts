@@ -47,10 +47,10 @@ export function viewOf(log: Log, { state, events: count, entry }: Stood): View {
   const at = ms(entry.at);
   const { fitOut } = log.context;
   const plant = plantFor(fitOut);
-  const events = count === log.events.length ? log.events : log.events.slice(0, count);
+  const oldest = iso(at - window);
   let first = count;
-  while (first > 0 && ms(events[first - 1]!.at) > at - window) first--;
-  const recent = events.slice(first);
+  while (first > 0 && log.events[first - 1]!.at > oldest) first--;
+  const recent = log.events.slice(first, count);
   const looks: Look[] = [];
   const needle: { at: number; value: number }[] = [];
   for (const e of recent) {
@@ -60,7 +60,21 @@ export function viewOf(log: Log, { state, events: count, entry }: Stood): View {
     if (e.glass !== undefined && (e.glassNumber ?? 1) === 1 && isLevel(e.glass))
       looks.push({ at: s, glass: e.glass, gauge: e.pressure ?? e.glassAt ?? state.pressure?.value ?? 0 });
   }
-  return { log, fitOut, plant, state, at, recent, events, looks, needle, fed: fedIn(plant, recent, state) };
+  return {
+    log,
+    fitOut,
+    plant,
+    state,
+    at,
+    recent,
+    // Of a log that is watched from its beginning only the few rules that count over a day want all of it.
+    get events() {
+      return count === log.events.length ? log.events : log.events.slice(0, count);
+    },
+    looks,
+    needle,
+    fed: fedIn(plant, recent, state)
+  };
 }
 
 /** Of looks or readings, those of the last so many minutes. */

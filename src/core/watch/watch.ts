@@ -207,8 +207,15 @@ export function warningsOf(watch: Watch, now: number, at: 'engine' | 'away' = 'e
     .sort((a, b) => weight(a) - weight(b));
 }
 
-/** What is the matter with a steaming, watched from its beginning. @param now ms since 1970 */
-export const warnings = (log: Log, now: number, at?: 'engine' | 'away'): Warning[] => warningsOf(watching(log), now, at);
+/** By what a steaming was begun with: whoever asks again goes on from where it was watched last. */
+const watched = new WeakMap<Log['context'], Watch>();
+
+/** What is the matter with a steaming. @param now ms since 1970 */
+export function warnings(log: Log, now: number, at?: 'engine' | 'away'): Warning[] {
+  const watch = watching(log, watched.get(log.context));
+  watched.set(log.context, watch);
+  return warningsOf(watch, now, at);
+}
 
 /** The whole story of a watch up to a moment: what was raised and cleared, oldest first. */
 export function toldBy(watch: Watch, now: number): Told[] {

@@ -31,9 +31,10 @@ export const fireWants: Rule = {
     const { state, needle, at } = view;
     const { fuelAt } = state.fire;
     if (!inSteam(state) || state.phase !== 'Run' || !fuelAt || !state.pressure) return undefined;
-    const lasts = bedLasts(view);
     const reads = lately(needle, at, 15).slice(-3);
-    if (lasts === undefined || reads.length < 2 || !falls(trendOf(reads, needleSpread(reads.at(-1)!.value)))) return undefined;
+    if (reads.length < 2 || !falls(trendOf(reads, needleSpread(reads.at(-1)!.value)))) return undefined;
+    const lasts = bedLasts(view);
+    if (lasts === undefined) return undefined;
     return {
       from: Math.max(ms(state.pressure.at), ms(fuelAt) + lasts * 1000),
       since: fuelAt,
