@@ -65,6 +65,7 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'action /members?/again': owner,
   'action /members?/reset': owner,
   'load /records/[id]': all,
+  'load /records/[id]/replay': all,
   'GET /records/[id]/log.csv': all,
   'GET /records/[id]/record.json': all,
   'load /reset/[token]': anybody,
