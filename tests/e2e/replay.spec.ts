@@ -11,7 +11,12 @@ for (const [name, options] of [
     const page = await context.newPage();
     await comeInAs(page, 'wenna');
     await page.goto('/logbook');
-    await page.locator('a[href^="/records/"]').first().click();
+    await page
+      .locator('tr', { hasText: 'Little Bittern' })
+      .filter({ hasText: 'Public running' })
+      .first()
+      .locator('a[href^="/records/"]')
+      .click();
     await page.getByRole('link', { name: 'Once more, minute by minute' }).click();
     const slider = page.getByRole('slider', { name: 'Moment of the day' });
     const log = page.getByRole('list', { name: 'Log, newest first' });

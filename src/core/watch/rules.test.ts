@@ -412,6 +412,14 @@ describe('the fold', () => {
     // One level since is not two.
     expect(warningsOf(watch, at(21))[0]!.key).toBe('no water');
   });
+  it('what a clock that is ahead has told is not of now: it neither raises, nor lets what is due go by', () => {
+    const hours: Made = [180, 'note', { text: 'by another clock' }];
+    const told = (made: Made[], m: number) =>
+      warnings(steaming('Tin Heron', [water(0, 110), [1, 'fire', { act: 'light' }], ...made]), at(m));
+    expect(told([hours], 5.6).map((w) => w.key)).toEqual(told([], 5.6).map((w) => w.key));
+    expect(told([hours], 5.6).map((w) => w.key)).toEqual(['half']);
+    expect(told([[5.9, 'note', { text: 'a little ahead' }]], 5.6).map((w) => w.key)).toEqual(['half']);
+  });
   it('nothing is said of a steaming that has ended', () => {
     expect(warnings(steaming(bittern, [lit, g(1, 0.1), fire(2, 'out'), p(50, 0), sign]), at(90))).toEqual([]);
   });

@@ -1,4 +1,4 @@
-import { type Entry, type Log, through } from '../log';
+import { type Entry, fold, type Log, through } from '../log';
 import { byControl } from '../procedure';
 import { type Finding, type Rank, ranks, type Rule, type View, type Warning } from './rule';
 import { rules } from './rules';
@@ -175,13 +175,32 @@ function cameLate({ log }: Watch, since: string): number | undefined {
   return by > longAfter ? by : undefined;
 }
 
+/** What is told for later than this after a moment is not of it: a clock was wrong, ms. */
+const ahead = 60_000;
+const asOf = new WeakMap<Log, { readonly entries: number; readonly watch: Watch }>();
+
+/** A watch without what lies in the future of a moment: entries of a clock that is ahead of whoever asks. */
+function upTo(watch: Watch, now: number): Watch {
+  const { log } = watch;
+  const limit = new Date(now + ahead).toISOString();
+  let count = log.entries.length;
+  while (count > 0 && log.entries[count - 1]!.at > limit) count--;
+  if (count === log.entries.length) return watch;
+  const kept = asOf.get(log);
+  if (kept?.entries === count) return kept.watch;
+  const made = watching(fold(log.context, log.entries.slice(0, count)));
+  asOf.set(log, { entries: count, watch: made });
+  return made;
+}
+
 /**
  * What is the matter at a moment, worst first.
  * @param now ms since 1970
  * @param at who asks: at the engine, or away from it, where an engine that nobody looks after is another matter
  */
-export function warningsOf(watch: Watch, now: number, at: 'engine' | 'away' = 'engine'): Warning[] {
-  if (watch.log.state.endedAt) return [];
+export function warningsOf(whole: Watch, now: number, at: 'engine' | 'away' = 'engine'): Warning[] {
+  if (whole.log.state.endedAt) return [];
+  const watch = upTo(whole, now);
   const { fitOut } = watch.log.context;
   const standing = standingAt(watch, now);
   const covered = new Set(standing.flatMap(({ rule }) => rule.covers ?? []));
