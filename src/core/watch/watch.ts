@@ -177,7 +177,7 @@ function cameLate({ log }: Watch, since: string): number | undefined {
 
 /** What is told for later than this after a moment is not of it: a clock was wrong, ms. */
 const ahead = 60_000;
-const asOf = new WeakMap<Log, { readonly entries: number; readonly watch: Watch }>();
+const asOf = new WeakMap<Log['context'], { readonly of: Log; readonly entries: number; readonly watch: Watch }>();
 
 /** A watch without what lies in the future of a moment: entries of a clock that is ahead of whoever asks. */
 function upTo(watch: Watch, now: number): Watch {
@@ -186,10 +186,11 @@ function upTo(watch: Watch, now: number): Watch {
   let count = log.entries.length;
   while (count > 0 && log.entries[count - 1]!.at > limit) count--;
   if (count === log.entries.length) return watch;
-  const kept = asOf.get(log);
-  if (kept?.entries === count) return kept.watch;
-  const made = watching(fold(log.context, log.entries.slice(0, count)));
-  asOf.set(log, { entries: count, watch: made });
+  // Asked again with one entry more, it goes on from where it was.
+  const kept = asOf.get(log.context);
+  if (kept?.of === log && kept.entries === count) return kept.watch;
+  const made = watching(fold(log.context, log.entries.slice(0, count)), kept?.watch);
+  asOf.set(log.context, { of: log, entries: count, watch: made });
   return made;
 }
 
