@@ -104,3 +104,27 @@ for (const [name, options] of [
     await logged(page, /Injector picks up: [12]\.\d s/);
     await context.close();
   });
+
+test('the fire door is said in one touch, and keys open the watch and the measuring', async ({ browser }) => {
+  const { context, page } = await come(browser, desk);
+  await begun(page, 'Little Bittern', 'Watched at its door');
+  const fire = page.getByRole('button', { name: 'Fire', exact: true });
+  await fire.click();
+  await page.getByRole('button', { name: 'Door open', exact: true }).click();
+  await fire.click();
+  await page.getByRole('button', { name: 'Door shut', exact: true }).click();
+  await page.reload();
+  await logged(page, /door open/i);
+  await logged(page, /door shut/i);
+  const dialog = page.getByRole('dialog');
+  for (const [key, words] of [
+    ['k', 'What the watch says'],
+    ['j', 'Stopwatch']
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(dialog).toContainText(words);
+    await page.keyboard.press('Escape');
+    await expect(dialog).toHaveCount(0);
+  }
+  await context.close();
+});

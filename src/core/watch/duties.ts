@@ -3,7 +3,7 @@ import type { Bodies, Event, Kind, Log, State } from '../log';
 import { bypassed, carries, feedsAt, turned, wheels } from '../procedure';
 import { mark } from '../units';
 import { glance, nextGlance } from './glance';
-import { inSteam } from './view';
+import { inSteam, lubricators, openFor } from './view';
 
 /** DUTIES: what comes round while it runs. A run is no list: each is kept, late by so much, or put off once with a reason. */
 
@@ -57,7 +57,6 @@ interface Rule {
 const fireLook: Record<FitOut['size'], number> = { tabletop: 6 * minute, small: 6 * minute, medium: 10 * minute, full: 15 * minute };
 /** Of a tank, what is left when it is filled at the latest. */
 const tankLeft = 0.25;
-const lubricators: ReadonlySet<string> = new Set(['displacement', 'mechanical', 'sight feed']);
 /** Where steam works and no lubricator feeds: it is stopped for. */
 const inSteamByHand = ({ kind, oil }: FitOut['lubrication'][number]) => oil === 'steam' && (kind === 'hand' || kind === 'cup');
 
@@ -195,18 +194,6 @@ function rulesOf(log: Log, day: Day, from: number): Rule[] {
 /** Banked and waiting: since when, or undefined. */
 export const standingBy = ({ seen }: Pick<State, 'seen'>): string | undefined =>
   seen['standing by'] && seen['standing by'] > (seen['running again'] ?? '') ? seen['standing by'] : undefined;
-
-/** How long the regulator was open between two moments, ms. */
-function openFor(events: readonly Event[], from: number, to: number): number {
-  let [open, since, sum] = [0, from, 0];
-  for (const e of events) {
-    if (e.is !== 'valve' || e.valve !== 'regulator') continue;
-    const at = Math.min(Math.max(Date.parse(e.at), from), to);
-    if (open > 0) sum += at - since;
-    [open, since] = [e.open, at];
-  }
-  return sum + (open > 0 ? to - since : 0);
-}
 
 /** From when duties are counted: it runs. */
 const runsFrom = ({ state }: Log): number | undefined => {

@@ -299,6 +299,10 @@ describe('what is said again, and how', () => {
       ['worse', 'act now']
     ]);
   });
+  it('what was to be acted on is not silenced by the age of what it rests on', () => {
+    const at_ = (pounds: number) => ranks([...fallen(pounds, 0.38, 40)], 'spiral', 40).map(([is]) => is);
+    expect([at_(31), at_(29)]).toEqual([['raised', 'cleared'], ['raised']]);
+  });
   it.each<[string, Made[], number, number]>([
     // An eighth lower, a twentieth of working pressure more, half the pace more.
     ['low', [lit, g(1, 0.25), g(2, 0.13)], 1, 0.13],

@@ -108,6 +108,21 @@ function hourOf({ fitOut, plant, log }: View): number {
   return uses;
 }
 
+/** How long the regulator was open between two moments, ms. */
+export function openFor(events: readonly Event[], from: number, to: number): number {
+  let [open, since, sum] = [0, from, 0];
+  for (const e of events) {
+    if (e.is !== 'valve' || e.valve !== 'regulator') continue;
+    const at = Math.min(Math.max(ms(e.at), from), to);
+    if (open > 0) sum += at - since;
+    [open, since] = [e.open, at];
+  }
+  return sum + (open > 0 ? to - since : 0);
+}
+
+/** What feeds oil by itself while steam is on. */
+export const lubricators: ReadonlySet<string> = new Set(['displacement', 'mechanical', 'sight feed']);
+
 /** How long a valve stood open between two moments, s; of the last three quarters of an hour. */
 export function openBetween({ recent, state }: View, valve: 'regulator' | 'blower', from: number, to: number): number {
   const moves = recent.filter((e) => e.is === 'valve' && e.valve === valve) as Extract<Event, { is: 'valve' }>[];

@@ -17,11 +17,11 @@
 
 {#each alarms.slice(0, 2) as alarm (alarm.key)}
   <div class="strip alarm" class:act={alarm.rank === 'act now'} class:quiet={alarm.ack} role="alert">
-    <button class="opens" onclick={onopen} aria-label="{text(alarm.what)}: what it is based on">
+    <button class="opens" onclick={onopen}>
       <strong>{alarm.rank === 'act now' ? '■ Act now. ' : '▲ '}{text(alarm.what)}.</strong>
       <span>{text(alarm.first)}</span>
       <span class="since">{alarm.ack ? `noted by ${alarm.ack.by}, ` : ''}read {age(alarm.since, foot.now)}</span>
-      <span class="others" class:pair={alarms.length === 2} class:last={alarm === alarms[1]}
+      <span class="others" class:last={alarm === alarms[1]}
         >{#if alarms.length > 1}<span class="one">+{alarms.length - 1} more</span>{/if}{#if alarms.length > 2}<span class="two"
             >+{alarms.length - 2} more</span
           >{/if}</span

@@ -2,7 +2,6 @@
   // What hands alone cannot measure: turns by tapping with the exhaust, and times by a watch that is bound to what is tried.
   import { rateOfTaps, steamUsed } from '$core/sums';
   import { plantFor } from '$core/boiler';
-  import { printText } from '$core/units';
   import { Modal, Select, SelectItem } from 'carbon-components-svelte';
   import Figures from '../sheet/Figures.svelte';
   import { unitChoice } from '../sheet/unit-choice';
@@ -68,8 +67,8 @@
   function logTime() {
     if (started === undefined || stopped === undefined) return;
     const { pressure } = foot.state;
-    const at = pressure ? printText(pressure.value, 'pressure', { ...units, pressure: 'psi' }) : '';
-    foot.record('timed', { what: timing.what, time: Math.max(0.1, Math.round(seconds * 10) / 10), at });
+    const time = Math.max(0.1, Math.round(seconds * 10) / 10);
+    foot.record('timed', { what: timing.what, time, ...(pressure ? { pressure: pressure.value } : {}) });
     started = stopped = undefined;
   }
 </script>

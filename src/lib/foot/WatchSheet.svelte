@@ -13,6 +13,7 @@
   let { foot, onclose }: { foot: Footplate; onclose: () => void } = $props();
   const units = $derived(unitChoice());
   const text = (t: string) => printMarks(t, units);
+  const small = (t: string) => `${t[0]!.toLowerCase()}${t.slice(1)}`;
   const next = $derived(nextTold(foot.watch, foot.now));
   const blind = $derived(cannotKnow(foot.watch, foot.now));
   const muted = $derived(foot.sound.mutedFor(foot.now));
@@ -41,7 +42,7 @@
       <p class="second">
         Read {age(alarm.since, foot.now)}{alarm.late ? `, and it reached the others ${minutes(alarm.late)} later` : ''}; said at {clock(
           alarm.said
-        )}. Cleared by: {alarm.clears[0]!.toLowerCase()}{alarm.clears.slice(1)}
+        )}. Cleared by: {small(alarm.clears)}
       </p>
       {#if alarm.ack}
         <p class="second">Noted by {alarm.ack.by} at {clock(alarm.ack.at)}: it is heard again when it is worse.</p>
@@ -56,7 +57,7 @@
     <p>Nothing is the matter by what was logged. It replaces no look at the glass.</p>
   {/each}
   {#if next}
-    <p class="second">Next, if nothing is logged until then: {text(next.what).toLowerCase()}, at {clock(next.at)}.</p>
+    <p class="second">Next, if nothing is logged until then: {small(text(next.what))}, at {clock(next.at)}.</p>
   {/if}
   {#if blind.length}
     <h3>Cannot be known</h3>
@@ -66,7 +67,7 @@
   {/if}
   <h3>On this device</h3>
   <p>
-    What is to be acted on sounds until it is acted on or noted. What is to be looked at sounds once.
+    “Act now” sounds until it is done or noted. “Look” sounds once.
     {#if muted > 0}Its sound is off for {leftOn(muted)}.{/if}
   </p>
   <p class="row">

@@ -1,4 +1,5 @@
 import type { Warning } from '$core/watch';
+import { clubNow } from '../outbox/club-time';
 import { actNow, once } from './alarm';
 import { aloud, speaks } from './speech';
 
@@ -19,7 +20,7 @@ const read = (key: string): string | null => {
 };
 
 export class Sound {
-  /** Of what is to be looked at alone: what is to be acted on is always heard. ms since 1970, by this device’s clock. */
+  /** Of what is to be looked at alone: what is to be acted on is always heard. ms since 1970, by the club’s time. */
   #mutedUntil = $state(Number(read(kept) ?? 0));
   /** When each was said that was heard, by rule. */
   #heard: Readonly<Record<string, number>> = {};
@@ -29,8 +30,11 @@ export class Sound {
   #ringing: (() => void) | undefined;
   #rings: string | undefined;
 
-  /** ms that are left of it. */
-  mutedFor = (now: number): number => Math.max(0, Math.min(longestMute, this.#mutedUntil - now));
+  /** ms that are left of it. More than it can be was left by a clock that was wrong, and is none. @param now by the club’s time */
+  mutedFor = (now: number): number => {
+    const left = this.#mutedUntil - now;
+    return left > longestMute ? 0 : Math.max(0, left);
+  };
 
   mute = (until: number): void => {
     this.#mutedUntil = until;
@@ -59,12 +63,12 @@ export class Sound {
   };
 
   #look(a: Warning, words: (a: Warning) => string): void {
-    if (this.mutedFor(Date.now()) > 0) return;
+    if (this.mutedFor(clubNow()) > 0) return;
     const wait = Math.max(0, this.#last + apart - Date.now());
     if (this.#waiting) return;
     this.#waiting = setTimeout(() => {
       this.#waiting = undefined;
-      if (this.mutedFor(Date.now()) > 0 || this.#rings) return;
+      if (this.mutedFor(clubNow()) > 0 || this.#rings) return;
       this.#last = Date.now();
       once();
       if (speaks()) aloud(words(a));

@@ -1,9 +1,9 @@
-import { count, group, type Infer, number } from '../../form';
+import { count, group, type Infer, quantity } from '../../form';
 import type { KindOf } from './kind';
 
 const fields = group('Beats', {
-  turns: number('Turns a second', 0.05, 50),
-  spread: number('Its spread, turns a second', 0, 10),
+  turns: quantity('Turns', 'turns', 0.05, 50),
+  spread: quantity('Its spread', 'turns', 0, 10),
   beats: count('Beats that were tapped', 3, 5000),
   each: count('Beats to a turn', 1, 16)
 });

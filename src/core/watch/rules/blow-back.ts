@@ -27,7 +27,7 @@ export const blowBack: Rule = {
           till: ms(regulator.at) + over,
           since: regulator.at,
           what: 'Regulator shut on a bright fire, and the blower off',
-          first: 'Crack the blower before the door is opened: the flame comes back else.'
+          first: 'Crack the blower, then open the door: without it the flame comes out.'
         }
       : undefined;
   }

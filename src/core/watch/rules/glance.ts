@@ -1,8 +1,8 @@
 import { nextGlance } from '../glance';
 import type { Rule } from '../rule';
 
-/** Passed by less than this it is no matter yet, ms: a keeper who looks to the minute is not nagged by the second. */
-export const grace = 1;
+/** Due is not overdue: from the next millisecond on. */
+const grace = 1;
 
 export const glanceRule: Rule = {
   key: 'glance',

@@ -2,7 +2,7 @@ import { type Fed, waterIn, waterRate } from '../../forecast';
 import { isLevel, mark, printGlass, psi } from '../../units';
 import { feedNow } from '../feeds';
 import type { Finding, Rule, View } from '../rule';
-import { attended, lately, ms, usesNow } from '../view';
+import { attended, lately, usesNow } from '../view';
 
 /** The look it rests on, and whether anything that moves the water has been told since. */
 const seen = ({ recent }: View): string =>
@@ -59,5 +59,5 @@ export const mayBeLow: Rule = {
     last.set(found, by);
     return found;
   },
-  holds: ({ state }, { since }) => attended(state) && state.glass?.at === since && ms(since) > 0
+  holds: ({ state }, { since }) => attended(state) && state.glass?.at === since
 };

@@ -14,6 +14,8 @@ const whisper = 0.2;
 const hard = 0.3;
 /** Two looks of the last so many minutes tell, min. */
 const looked = 12;
+/** ms */
+const tooOld = 15 * minute;
 
 /** The blower draws steam, water and pressure down together: out of breath. */
 export const spiral: Rule = {
@@ -41,10 +43,12 @@ export const spiral: Rule = {
     if (!falls(trendOf(reads, needleSpread(q.value))) || !falls(glass)) return undefined;
     const fan = f.fire.with === 'solid' && f.fire.draught === 'fan';
     const [feed] = feedsNow(f, state);
+    const act = plant.sustains > 0 && q.value < plant.sustains;
     return {
       from: at,
       since: pressure.at,
-      till: ms(pressure.at) + 15 * minute,
+      // What was read long ago says nothing of now; but what was to be acted on is not silenced by its age.
+      ...(act ? {} : { till: ms(pressure.at) + tooOld }),
       what: 'Water and pressure fall together, with the blower on',
       first: [
         fan ? 'Fan back on if it can be, blower down.' : 'Blower down as far as it draws.',
@@ -62,7 +66,7 @@ export const spiral: Rule = {
         glassLine(levels),
         `Under ${Math.round(enough * 100)} % of working pressure, and the engine hardly at work.`
       ],
-      rank: plant.sustains > 0 && q.value < plant.sustains ? 'act now' : 'look'
+      rank: act ? 'act now' : 'look'
     };
   },
   holds: ({ state, needle }) => inSteam(state) && !(needle.length > 1 && needle.at(-1)!.value > needle.at(-2)!.value)
