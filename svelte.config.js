@@ -7,6 +7,8 @@ export default {
   preprocess: [vitePreprocess(), optimizeImports()],
   kit: {
     adapter: adapter({ out: 'build', precompress: true }),
+    // A page that is kept on a device stands for any address: what it asks for is named from the root.
+    paths: { relative: false },
     alias: { $core: 'src/core', $server: 'src/server' },
     // Hashes and nonces only: no script or style runs that the build did not make.
     csp: {

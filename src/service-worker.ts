@@ -1,52 +1,85 @@
 /// <reference types="@sveltejs/kit" />
 /// <reference lib="webworker" />
-// Keeps the application on the device, so that a Footplate that was opened once opens again with no network. Pages are
-// always asked of the server first; what is kept is shown only when there is no answer. Entries wait in the outbox.
+// Keeps the application on the device, so that it works where there is no connection. The server is always asked first; what is kept is
+// shown only when there is no answer. An empty page (the shell) and what was last told of a page make that page anew on the device.
+// Entries wait in the outbox.
 import { build, files, version } from '$service-worker';
+import { isAnswer, keyOf, type KeptBook, mostKept, wanted, whoIsIn } from './lib/here/kept';
 
 // Here `self` is a service worker; the library of types only knows of workers in general.
 declare const self: ServiceWorkerGlobalScope;
-const shell = `joram-shell-${version}`;
+const shellName = 'joram-shell-';
+const shell = shellName + version;
 const pages = 'joram-pages';
-const shellFiles = [...build, ...files];
-/** Pages that are worth having without a network: the engine at hand and its day, not the office. */
-const kept = /^\/(?:$|waiting$|footplate\/|(?:engines|day)\/[0-9a-f-]{36}$)/;
-/** The most pages that are kept; the oldest goes first. */
-const most = 12;
+const shellFiles = new Set([...build, ...files]);
+/** With it any page is made here. */
+const emptyPage = '/shell';
 
 self.addEventListener('install', (event) => {
-  event.waitUntil(
-    caches
-      .open(shell)
-      .then((cache) => cache.addAll(shellFiles))
-      .then(() => self.skipWaiting())
-  );
+  // It does not take over by itself: a page that runs is served what it was built with. It is offered, and taken when the fire is out.
+  event.waitUntil(caches.open(shell).then((cache) => cache.addAll([...shellFiles])));
 });
 
 self.addEventListener('activate', (event) => {
   event.waitUntil(
     caches
       .keys()
-      .then((keys) => Promise.all(keys.filter((key) => key !== shell && key !== pages).map((key) => caches.delete(key))))
+      // The version before stays, for a page that another window still has open.
+      .then((keys) => {
+        const older = keys.filter((key) => key.startsWith(shellName) && key !== shell).sort();
+        return Promise.all(older.slice(0, -1).map((key) => caches.delete(key)));
+      })
       .then(() => self.clients.claim())
   );
 });
 
-async function pageOrKept(request: Request): Promise<Response> {
+async function keep(key: string, answer: Response): Promise<void> {
+  // A redirect is to the sign-in page or the record: not what was asked for.
+  if (!answer.ok || answer.redirected) return;
   const cache = await caches.open(pages);
+  await cache.put(key, answer);
+  const keys = await cache.keys();
+  await Promise.all(keys.slice(0, Math.max(0, keys.length - mostKept)).map((old) => cache.delete(old)));
+}
+
+/** How long what is kept of a page is good while there is a connection, ms. */
+const good = 10 * 60_000;
+
+/** Keeps the whole of what a page is told, unless that was done lately. */
+async function freshen(key: string): Promise<void> {
+  const kept = await (await caches.open(pages)).match(key);
+  if (kept && Date.now() - Date.parse(kept.headers.get('date') ?? '') < good) return;
+  const answer = await fetch(key).catch(() => undefined);
+  if (answer) await keep(key, answer);
+}
+
+/** What a page asks for: the server's answer, and without one what was kept of it. */
+async function answered(event: FetchEvent, key: string): Promise<Response> {
   try {
-    const answer = await fetch(request);
-    // A redirect is to the sign-in page or the record: not the page that was asked for.
-    if (answer.ok && !answer.redirected) {
-      await cache.put(request, answer.clone());
-      const keys = await cache.keys();
-      await Promise.all(keys.slice(0, Math.max(0, keys.length - most)).map((key) => cache.delete(key)));
-    }
+    const answer = await fetch(event.request);
+    // A document is whole; of a page's data only what it lacked may have been asked for.
+    event.waitUntil(isAnswer(key) ? keep(key, answer.clone()) : freshen(key));
     return answer;
   } catch (problem) {
-    const found = await cache.match(request);
+    const found = await caches.match(key, { cacheName: pages });
     if (found) return found;
     throw problem;
+  }
+}
+
+/** A page that is asked for by its address: from the server, or made here from what is kept of it. */
+async function navigated(event: FetchEvent, url: URL): Promise<Response> {
+  const key = keyOf(url);
+  try {
+    const answer = await fetch(event.request);
+    if (key && answer.ok && !answer.redirected) event.waitUntil(freshen(key));
+    return answer;
+  } catch (problem) {
+    const cache = await caches.open(pages);
+    const empty = await cache.match(emptyPage);
+    if (!empty) throw problem;
+    if (key && (await cache.match(key))) return empty;
+    return Response.redirect(`/not-here?page=${encodeURIComponent(url.pathname + url.search)}`, 303);
   }
 }
 
@@ -54,16 +87,49 @@ self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== location.origin) return;
-  if (shellFiles.includes(url.pathname)) {
-    event.respondWith(caches.match(request, { cacheName: shell }).then((found) => found ?? fetch(request)));
+  // Of whatever version asks: the one before is kept too.
+  if (shellFiles.has(url.pathname) || url.pathname.startsWith('/_app/immutable/')) {
+    event.respondWith(caches.match(request, { ignoreSearch: true }).then((found) => found ?? fetch(request)));
     return;
   }
-  const data = url.pathname.endsWith('/__data.json');
-  const page = data ? url.pathname.slice(0, -'/__data.json'.length) || '/' : url.pathname;
-  if (kept.test(page) && (request.mode === 'navigate' || data)) event.respondWith(pageOrKept(request));
+  const key = keyOf(url);
+  if (request.mode === 'navigate') event.respondWith(navigated(event, url));
+  else if (key && (isAnswer(key) || url.pathname.endsWith('/__data.json'))) event.respondWith(answered(event, key));
 });
 
-// Signing out leaves no club's pages on the device.
+let sweptAt = 0;
+let sweeping: Promise<void> | undefined;
+
+/** Asks for all that a day without a connection needs, one after the other, so that nobody else waits for it. */
+async function sweep(): Promise<void> {
+  const ask = async (path: string): Promise<Response | undefined> => {
+    const answer = await fetch(path).catch(() => undefined);
+    if (!answer?.ok || answer.redirected) return undefined;
+    await keep(path, answer.clone());
+    return answer;
+  };
+  const book = await ask('/api/book');
+  // Nobody is signed in, or there is no connection.
+  if (!book || !(await ask(emptyPage)) || !(await ask(whoIsIn))) return;
+  for (const path of wanted((await book.json()) as KeptBook)) await (isAnswer(path) ? ask(path) : freshen(path));
+  sweptAt = Date.now();
+}
+
 self.addEventListener('message', (event) => {
-  if (event.data === 'forget pages') event.waitUntil(caches.delete(pages));
+  // Signing out leaves no club's pages on the device.
+  if (event.data === 'forget pages') event.waitUntil(caches.delete(pages).then(() => (sweptAt = 0)));
+  if (event.data === 'take over') event.waitUntil(self.skipWaiting());
+  if (event.data === 'keep' && Date.now() - sweptAt > good) event.waitUntil((sweeping ??= sweep().finally(() => (sweeping = undefined))));
+});
+
+// A warning on a locked screen leads to its Footplate.
+self.addEventListener('notificationclick', (event) => {
+  event.notification.close();
+  const to = String(event.notification.data ?? '/');
+  event.waitUntil(
+    self.clients.matchAll({ type: 'window' }).then((open) => {
+      const page = open.find((c) => new URL(c.url).pathname === to);
+      return page ? page.focus() : self.clients.openWindow(to);
+    })
+  );
 });

@@ -2,6 +2,8 @@
   import '$lib/joram.css';
   import { page } from '$app/state';
   import { onMount } from 'svelte';
+  import NewVersion from '$lib/here/NewVersion.svelte';
+  import { keepHere } from '$lib/here/worker.svelte';
   import { outbox } from '$lib/outbox/index.svelte';
   import WaitingHere from '$lib/outbox/WaitingHere.svelte';
   import SignOut from '$lib/sheet/SignOut.svelte';
@@ -12,6 +14,8 @@
   // Whatever page is open delivers what waits on this device, for whoever is signed in.
   const me = $derived(data.member?.id);
   $effect(() => outbox().open(me));
+  // And has the worker keep what a day without a connection needs.
+  $effect(() => (me ? keepHere() : undefined));
   const places = [
     { href: '/', name: 'Yard' },
     { href: '/day', name: 'Day sheets' },
@@ -38,6 +42,7 @@
     <SignOut />
   </nav>
 {/if}
+{#if !onFootplate}<NewVersion />{/if}
 {#if !onFootplate}<WaitingHere signedIn={data.member !== undefined} />{/if}
 <main id="main" tabindex="-1">{@render children()}</main>
 

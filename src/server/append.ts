@@ -57,7 +57,7 @@ function storeSoon(club: string, steamingId: string, rows: readonly Stored[]): P
 
 const isLight = (e: Sent) => e.kind === 'fire' && (e.body as { act?: unknown }).act === 'light';
 /** What is asked about before it goes in: a step's evidence, a match, fuel for a fire that burns, what is said to be closed, who keeps it, a signature, a strike; the rest of what a person says is taken. */
-const judged: ReadonlySet<string> = new Set(['tick', 'sign', 'override', 'handover', 'taken', 'cleared', 'charge', 'measured']);
+const judged: ReadonlySet<string> = new Set(['tick', 'sign', 'override', 'away', 'handover', 'taken', 'cleared', 'charge', 'measured']);
 const isTight = (e: Sent) => e.kind === 'thing' && (e.body as { open?: unknown }).open === false;
 const isJudged = (e: Sent) => judged.has(e.kind) || isLight(e) || isTight(e) || e.strikes !== undefined;
 /** What means something outside the log. */
@@ -68,7 +68,7 @@ const isTold = (e: Sent) => e.kind === 'fault';
  * same transaction. Most are one statement: no rule is to be asked of them while the steaming is open.
  * @returns nothing when there is no such steaming
  */
-export async function appendEntries(member: Member, steamingId: string, sent: readonly Sent[]): Promise<Appended | undefined> {
+export async function appendEntries(member: Member, sentTo: string, sent: readonly Sent[]): Promise<Appended | undefined> {
   const received = Date.now();
   const entries = sent.map(
     ({ ahead, at, ...e }) =>
@@ -96,12 +96,12 @@ export async function appendEntries(member: Member, steamingId: string, sent: re
   }));
   const { club } = member;
   if (!sent.some((e) => isJudged(e) || isTold(e))) {
-    const row = await (rows.length > few ? store(sql, club, steamingId, rows, true).then(([r]) => r) : storeSoon(club, steamingId, rows));
+    const row = await (rows.length > few ? store(sql, club, sentTo, rows, true).then(([r]) => r) : storeSoon(club, sentTo, rows));
     if (!row) return undefined;
     if (row.fresh) return { stored: row.fresh.length, refused: [] };
   }
   return inClub(club, async (tx) => {
-    await tx`select pg_advisory_xact_lock(hashtextextended(${steamingId}, 0))`;
+    const steamingId = await filedIn(tx, club, sentTo);
     const log = await logIn(tx, club, steamingId);
     if (!log) return undefined;
     // What is here already is only sent again.
@@ -131,6 +131,17 @@ export async function appendEntries(member: Member, steamingId: string, sent: re
     if (stored.length) await keepEnd(tx, club, steamingId, row, log, stored);
     return { stored: stored.length, refused };
   });
+}
+
+/** Where the entries of a steaming are filed, locked for whoever adds to it: in another, where it was joined to that. */
+async function filedIn(tx: Tx, club: string, sentTo: string): Promise<string> {
+  await tx`select pg_advisory_xact_lock(hashtextextended(${sentTo}, 0))`;
+  const [found] = await tx<
+    { joinedTo: string | null }[]
+  >`select joined_to from steaming where club_id = ${club} and steaming_id = ${sentTo}`;
+  if (!found?.joinedTo) return sentTo;
+  await tx`select pg_advisory_xact_lock(hashtextextended(${found.joinedTo}, 0))`;
+  return found.joinedTo;
 }
 
 /** An engine goes to a member who may keep one; by a sign-in name that is theirs, where it is not their own device that says so. */

@@ -23,6 +23,7 @@ export const told = {
   'paper added': ({ engine, paper }) => `added to ${engine}: ${paper}`,
   'paper withdrawn': ({ engine, paper, why }) => `withdrew from ${engine}: ${paper}, because ${why}`,
   'record exported': ({ engine }) => `took out a record of ${engine}`,
+  'two steamings': ({ engine, as, why }) => `said of two steamings of ${engine} at once: ${as}${why ? `, because ${why}` : ''}`,
   'club taken out': () => 'took the whole club out, as an archive',
   'record brought in': ({ engine }) => `brought in a record of ${engine}`,
   'clock set': ({ zone }) => `set the club’s clock to ${zone}`,

@@ -46,12 +46,22 @@ export const lastSteamings = (club: string, engineId: string) =>
     where club_id = ${club} and engine_id = ${engineId} and started_at is not null and thrown_away is null order by started_at desc limit 8`
   );
 
-/** What the last finished steaming of an engine left for the next. */
-export async function carriedIn(tx: Tx, club: string, engineId: string): Promise<Carried[]> {
-  const [last] = await tx<{ id: string }[]>`
-    select steaming_id as id from steaming where club_id = ${club} and engine_id = ${engineId} and ended_at is not null and thrown_away is null
-    order by started_at desc limit 1`;
-  const found = last && (await steamingIn(tx, club, last.id));
-  return found ? carriedOver(fold(contextOf(found), (await entriesIn(tx, club, last.id)).entries)) : [];
+/** What the last finished steaming of each engine left for the next: one query. */
+export async function leftBy(tx: Tx, club: string, engineIds: readonly string[]): Promise<Map<string, readonly Carried[]>> {
+  const rows = await tx<{ id: string; engineId: string; carried: Carried[] | null }[]>`
+    select s.* from unnest(${engineIds as string[]}::uuid[]) as e (id) cross join lateral (
+      select steaming_id as id, engine_id, summary->'carried' as carried from steaming
+      where club_id = ${club} and engine_id = e.id and ended_at is not null and thrown_away is null
+      order by started_at desc limit 1) s`;
+  return new Map(
+    await Promise.all(rows.map(async ({ id, engineId, carried }) => [engineId, carried ?? (await readAnew(tx, club, id))] as const))
+  );
 }
-export const carriedFrom = (club: string, engineId: string) => inClub(club, (tx) => carriedIn(tx, club, engineId));
+
+/** A summary that an earlier version kept does not say it. */
+async function readAnew(tx: Tx, club: string, id: string): Promise<Carried[]> {
+  const found = (await steamingIn(tx, club, id))!;
+  return carriedOver(fold(contextOf(found), (await entriesIn(tx, club, id)).entries));
+}
+export const carriedFrom = (club: string, engineId: string) =>
+  inClub(club, async (tx) => (await leftBy(tx, club, [engineId])).get(engineId) ?? []);

@@ -9,7 +9,7 @@ import type { Member } from './members';
 import { differences } from '$core/form';
 import { tell } from './audit';
 import { inClub } from './database';
-import { json } from './sql/json';
+import { json, type Tx } from './sql/json';
 import { newId } from './uuid';
 import { sameVersion } from './version';
 
@@ -45,21 +45,20 @@ const refuseAll = (problems: readonly Problem[]): never => {
   throw new Refusal(problems[0]!.path || 'document', problems[0]!.sentence, { problems });
 };
 
+/** Every engine that is not retired, with its fit-out. */
+export const enginesIn = async (tx: Tx, club: string): Promise<Pick<EngineRow, 'id' | 'name' | 'fitOut' | 'version'>[]> =>
+  (
+    await tx<
+      EngineRow[]
+    >`select engine_id as id, name, fit_out, version from engine where club_id = ${club} and retired_at is null order by name limit 500`
+  ).map((row) => ({ ...row, fitOut: fitOutOf(row.fitOut) }));
+export const enginesOf = (club: string) => inClub(club, (tx) => enginesIn(tx, club));
+
 /**
  * Makes an engine, or changes its fit-out. A bad document changes nothing.
  * @param changed which engine, and from which version
  * @throws Refusal with every problem of the document, or with both versions when somebody else changed it meanwhile
  */
-/** Every engine that is not retired, with its fit-out. */
-export const enginesOf = (club: string): Promise<Pick<EngineRow, 'id' | 'name' | 'fitOut'>[]> =>
-  inClub(club, async (tx) =>
-    (
-      await tx<
-        EngineRow[]
-      >`select engine_id as id, name, fit_out from engine where club_id = ${club} and retired_at is null order by name limit 500`
-    ).map((row) => ({ ...row, fitOut: fitOutOf(row.fitOut) }))
-  );
-
 export async function saveEngine(
   member: Member,
   document: unknown,

@@ -76,7 +76,7 @@ export const fixFault = (member: Member, id: string, fix: string) =>
       where club_id = ${club} and fault_id = ${id} and fixed_at is null returning engine_id, text`;
     if (!fixed) return false;
     await tx`insert into entry (club_id, entry_id, steaming_id, kind, at, by_id, by_name, source, body)
-      select ${club}, ${newId()}::uuid, steaming_id, 'cleared', now(), ${member.id}, ${member.name}, 'person', ${json(tx, { fault: fixed.text, fix })}
+      select ${club}, gen_random_uuid(), steaming_id, 'cleared', now(), ${member.id}, ${member.name}, 'person', ${json(tx, { fault: fixed.text, fix })}
       from steaming where club_id = ${club} and engine_id = ${fixed.engineId} and started_at is not null and ended_at is null`;
     return true;
   });

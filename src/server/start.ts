@@ -1,31 +1,61 @@
-import { plantOf } from '$core/boiler';
 import type { FitOut } from '$core/engine';
 import { barsOf, barsPassengers } from '$core/faults';
-import { type Begun, type Forbids, fold, litAt } from '$core/log';
-import { begunWith, type DayPlan, lastCoal, shownIn, withEnd, withFill } from '$core/plan';
-import { expectsOf } from '$core/learn';
-import { startingSum } from '$core/sums';
+import { fold, type Forbids, litAt } from '$core/log';
+import { beginning, type DayPlan, type InBook } from '$core/plan';
 import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
-import { carriedIn } from './book';
+import { leftBy } from './book';
 import { inClub } from './database';
 import { allowed, type Member } from './members';
 import { entriesIn } from './sql/entry';
 import { json, type Tx } from './sql/json';
-import { knownIn } from './sql/plan';
+import { knownOf } from './sql/plan';
 import { contextOf, steamingIn } from './sql/steaming';
 import { newId } from './uuid';
 
 /** What stops an engine from being steamed today, in words. */
 export const obstacles = (club: string, engineId: string, today: string) => inClub(club, (tx) => obstaclesIn(tx, club, engineId, today));
 
-async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string) {
-  const faults = await tx<{ text: string; forbids: Forbids }[]>`
-    select text, forbids from fault where club_id = ${club} and engine_id = ${engineId} and fixed_at is null and withdrawn_at is null
-    order by (forbids = 'nothing'), raised_at desc limit 50`;
-  const papers = await tx<{ kind: string; expires: string }[]>`
-    select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = ${engineId} and withdrawn_at is null group by kind order by kind`;
+/** @param before faults that were found later do not count; ISO 8601 */
+export async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string, before?: string) {
+  const { faults = [], papers = [] } = (await inBookOf(tx, club, [engineId], before)).get(engineId) ?? {};
   return { stops: barsOf({ faults, papers }, today), passengers: barsPassengers({ faults }), faults, papers };
 }
+
+/** Open faults, what forbids most first, and the latest last day of each kind of paper, of each of these engines: one query. */
+async function inBookOf(
+  tx: Tx,
+  club: string,
+  engineIds: readonly string[],
+  before?: string
+): Promise<Map<string, Pick<InBook, 'faults' | 'papers'>>> {
+  const rows = await tx<{ id: string; faults: InBook['faults'][number][] | null; papers: InBook['papers'][number][] | null }[]>`
+    select e.id,
+      (select jsonb_agg(jsonb_build_object('text', f.text, 'forbids', f.forbids) order by (f.forbids = 'nothing'), f.raised_at desc)
+        from (select * from fault where club_id = ${club} and engine_id = e.id and fixed_at is null and withdrawn_at is null
+            ${before ? tx`and raised_at <= ${before}` : tx``} order by (forbids = 'nothing'), raised_at desc limit 50) f) as faults,
+      (select jsonb_agg(jsonb_build_object('kind', p.kind, 'expires', p.expires) order by p.kind)
+        from (select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = e.id and withdrawn_at is null group by kind) p) as papers
+    from unnest(${engineIds as string[]}::uuid[]) as e (id)`;
+  return new Map(rows.map(({ id, faults, papers }) => [id, { faults: faults ?? [], papers: papers ?? [] }]));
+}
+
+/** What a steaming of each of these engines would be begun from now. */
+export async function bookIn(tx: Tx, club: string, engineIds: readonly string[]): Promise<Map<string, InBook>> {
+  const [stands, known, left, [rule]] = await Promise.all([
+    inBookOf(tx, club, engineIds),
+    knownOf(tx, club, engineIds),
+    leftBy(tx, club, engineIds),
+    tx<{ feedsAsked: number }[]>`select feeds_asked from club where club_id = ${club}`.execute()
+  ]);
+  return new Map(
+    [...known].map(([id, of]) => [
+      id,
+      { ...stands.get(id)!, fitOut: of.fitOut, known: of, left: left.get(id) ?? [], feedsAsked: rule!.feedsAsked }
+    ])
+  );
+}
+
+const inSteamAlready = 'This engine is already in steam: open its Footplate.';
 
 /**
  * Starts a steaming: the engine's fit-out and the procedure composed for it are stored with it. What stops it must be
@@ -35,6 +65,8 @@ export async function startSteaming(
   member: Member,
   engineId: string,
   options: {
+    /** Made by whoever asks, so that asking again starts nothing twice. */
+    id?: string;
     purpose: string;
     reason?: string;
     /** The plan it is started from; none when null; when it is not said, the one that today asks for. */
@@ -46,12 +78,18 @@ export async function startSteaming(
   if (!allowed(member, 'start steaming'))
     throw new Refusal('engine', 'A trainee logs in a steaming that a keeper has started, and does not start one.', { code: 'forbidden' });
   return inClub(member.club, async (tx) => {
-    const [row] = await tx<{ fitOut: FitOut; retiredAt: Date | null }[]>`
-      select fit_out, retired_at from engine where club_id = ${member.club} and engine_id = ${engineId}`;
+    const [row] = await tx<{ retiredAt: Date | null; running: string | null; again: boolean }[]>`
+      select retired_at, (select s.steaming_id from steaming s where s.club_id = e.club_id and s.engine_id = e.engine_id
+          and s.started_at is not null and s.ended_at is null order by s.started_at limit 1) as running,
+        exists (select from steaming s where s.club_id = e.club_id and s.steaming_id = ${options.id ?? null} and s.started_at is not null) as again
+      from engine e where club_id = ${member.club} and engine_id = ${engineId}`;
     if (!row) throw new Refusal('engine', 'There is no such engine.', { code: 'missing' });
+    if (row.again) return { id: options.id! };
     if (row.retiredAt) throw new Refusal('engine', 'This engine is retired: bring it back on its page first.', { code: 'conflict' });
+    if (row.running) throw new Refusal('engine', inSteamAlready, { code: 'conflict' });
     const today = isoDayIn(Date.now(), member.zone);
-    const { stops, faults, papers } = await obstaclesIn(tx, member.club, engineId, today);
+    const book = (await bookIn(tx, member.club, [engineId])).get(engineId)!;
+    const stops = barsOf(book, today);
     if (stops.length && !options.reason)
       throw new Refusal('reason', 'This engine may not be steamed as it stands.', { code: 'conflict', stops });
     if (stops.length && !allowed(member, 'override'))
@@ -70,46 +108,26 @@ export async function startSteaming(
         and cancelled_at is null and wanted_at is not null and ${wanted} order by wanted_at limit 1 for update`;
     if (!planned && options.plan)
       throw new Refusal('plan', 'There is no such plan: it was called off, or has begun already.', { code: 'missing' });
-    const id = planned?.id ?? newId();
-    // Filled by the day's own water and air where there is a day sheet: the step, the sheet and the drawn glass name one level.
-    const plant = plantOf(row.fitOut);
-    const level = startingSum({ fitOut: row.fitOut, plant }, planned?.plan ?? undefined);
-    const [club] = await tx<{ feedsAsked: number }[]>`select feeds_asked from club where club_id = ${member.club}`;
-    const at = new Date().toISOString();
-    // What its past has shown; its raisings and its days stand for the engine as it is now.
-    const { runs = [], fits, used } = (await knownIn(tx, member.club, engineId))!;
-    const expects = expectsOf(row.fitOut, fits, used);
-    const begun: Begun = {
-      public: options.public ?? false,
-      feedsAsked: club!.feedsAsked,
-      faults,
-      papers,
-      ...(runs.length ? { runs } : {}),
-      ...(Object.keys(expects).length ? { expects } : {})
-    };
-    const filled = withFill(begunWith(row.fitOut, begun, { at, stops, left: await carriedIn(tx, member.club, engineId) }), level, {
-      fitOut: row.fitOut,
-      plant,
-      ...shownIn({ fitOut: row.fitOut, runs })
+    const { begun, procedure } = beginning(book, {
+      at: new Date().toISOString(),
+      stops,
+      plan: planned?.plan ?? undefined,
+      public: options.public ?? false
     });
-    const { plan } = planned ?? {};
-    // The last fire opens when the day sheet has it; without one, when its keeper says that the running ends.
-    const procedure = plan
-      ? withEnd(filled, { ...plan, minutes: { ...lastCoal({ fitOut: row.fitOut, plant }, plan), ...plan.minutes } })
-      : filled;
+    const id = planned?.id ?? options.id ?? newId();
     if (planned)
-      await tx`update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, row.fitOut)}, procedure = ${json(tx, procedure)},
+      await tx`update steaming set started_at = now(), keeper_id = ${member.id}, fit_out = ${json(tx, book.fitOut)}, procedure = ${json(tx, procedure)},
           override = ${override && json(tx, override)}, begun = ${json(tx, begun)}, purpose = coalesce(nullif(${options.purpose}, ''), purpose)
         where club_id = ${member.club} and steaming_id = ${id}`;
     else
       await tx`insert into steaming (club_id, steaming_id, engine_id, keeper_id, purpose, started_at, fit_out, procedure, override, begun)
-        values (${member.club}, ${id}, ${engineId}, ${member.id}, ${options.purpose}, now(), ${json(tx, row.fitOut)}, ${json(tx, procedure)}, ${override && json(tx, override)}, ${json(tx, begun)})`;
+        values (${member.club}, ${id}, ${engineId}, ${member.id}, ${options.purpose}, now(), ${json(tx, book.fitOut)}, ${json(tx, procedure)}, ${override && json(tx, override)}, ${json(tx, begun)})`;
     if (override)
       await tx`insert into entry (club_id, entry_id, steaming_id, kind, at, by_id, by_name, source, body)
         values (${member.club}, ${newId()}, ${id}, 'override', now(), ${member.id}, ${member.name}, 'person', ${json(tx, { reason: override.reason, of: override.of.map((s) => s.slice(0, 300)) })})`;
     return { id };
   }).catch((error: { code?: string }) => {
-    if (error.code === '23505') throw new Refusal('engine', 'This engine is already in steam: open its Footplate.', { code: 'conflict' });
+    if (error.code === '23505') throw new Refusal('engine', inSteamAlready, { code: 'conflict' });
     throw error;
   });
 }

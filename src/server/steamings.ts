@@ -39,6 +39,7 @@ export async function finished(club: string, id: string) {
   const found = await folded(club, needId(id));
   if (!found) return notHere('record');
   const { steaming, log } = found;
+  if (steaming.joinedTo) redirect(303, `/records/${steaming.joinedTo}`);
   if (!steaming.startedAt) return notHere('record');
   if (!steaming.endedAt) redirect(303, `/footplate/${steaming.id}`);
   return { steaming, log, startedAt: steaming.startedAt };

@@ -140,6 +140,39 @@ const step = Joi.object({
   materials: Joi.array().items(Joi.string().max(100)).max(40).required()
 });
 
+/** What a steaming is begun with. */
+export const begunSchema = Joi.object({
+  public: Joi.boolean().required(),
+  feedsAsked: Joi.number().integer().min(0).max(6).required(),
+  faults: Joi.array()
+    .items(Joi.object({ text: words(2000), forbids: Joi.valid(...Object.keys(forbids)).required() }))
+    .max(100)
+    .required(),
+  papers: Joi.array()
+    .items(Joi.object({ kind: words(120), expires: Joi.string().isoDate().required() }))
+    .max(100)
+    .required(),
+  // What earlier runs had shown then: a record of an earlier version has none.
+  expects: Joi.object({ heat: Joi.number().positive(), uses: Joi.number().positive() }),
+  runs: Joi.array()
+    .items(
+      Joi.object({
+        burner: words(4000),
+        charge: Joi.number().min(0),
+        T: Joi.number().min(200),
+        factor: Joi.number().positive(),
+        burns: Joi.number().positive(),
+        raise: Joi.number().positive(),
+        sensed: Joi.object()
+          .pattern(Joi.valid(...observationKeys), Joi.number().min(0))
+          .required()
+      })
+    )
+    .max(40)
+});
+
+export const procedureSchema = Joi.object({ library: words(40), steps: Joi.array().items(step).max(400).required() });
+
 const kept = entrySchema.keys({
   by: words(120),
   receivedAt: instant(),
@@ -163,38 +196,10 @@ export const recordSchema = Joi.object({
     override: Joi.object({ reason: words(1000), of: Joi.array().items(Joi.string().max(2200)).max(80).required(), by: words(120) })
       .allow(null)
       .required(),
-    begun: Joi.object({
-      public: Joi.boolean().required(),
-      feedsAsked: Joi.number().integer().min(0).max(6).required(),
-      faults: Joi.array()
-        .items(Joi.object({ text: words(2000), forbids: Joi.valid(...Object.keys(forbids)).required() }))
-        .max(100)
-        .required(),
-      papers: Joi.array()
-        .items(Joi.object({ kind: words(120), expires: Joi.string().isoDate().required() }))
-        .max(100)
-        .required(),
-      // What earlier runs had shown then: a record of an earlier version has none.
-      expects: Joi.object({ heat: Joi.number().positive(), uses: Joi.number().positive() }),
-      runs: Joi.array()
-        .items(
-          Joi.object({
-            burner: words(4000),
-            charge: Joi.number().min(0),
-            T: Joi.number().min(200),
-            factor: Joi.number().positive(),
-            burns: Joi.number().positive(),
-            raise: Joi.number().positive(),
-            sensed: Joi.object()
-              .pattern(Joi.valid(...observationKeys), Joi.number().min(0))
-              .required()
-          })
-        )
-        .max(40)
-    }).allow(null)
+    begun: begunSchema.allow(null)
   }).required(),
   fitOut: Joi.object().unknown().required(),
-  procedure: Joi.object({ library: words(40), steps: Joi.array().items(step).max(400).required() }).required(),
+  procedure: procedureSchema.required(),
   entries: Joi.array().items(kept).required()
 });
 

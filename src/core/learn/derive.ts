@@ -8,7 +8,7 @@ import type { Fit } from './raising';
  * The version of what is derived from logs and plans and kept beside them. Raise it whenever the code that derives changes what
  * it says: `joram derive` then remakes what older code has made, and nothing else.
  */
-export const derivedVersion = 5;
+export const derivedVersion = 6;
 
 /** What is kept of a steaming that has ended, so that nobody has to read its log again. Made here and nowhere else. */
 export interface Derived {

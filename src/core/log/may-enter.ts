@@ -148,6 +148,8 @@ function striking(entry: Entry, log: Log, { name, may }: Maker): NotEntered | un
 export function mayNotEnter(entry: Entry, log: Log, maker: Maker, now: number): NotEntered | undefined {
   if (entry.kind === 'override')
     return { field: 'kind', sentence: 'An override is made when a steaming is started, and not entered later.' };
+  if (entry.kind === 'away')
+    return { field: 'kind', sentence: 'That it was begun without a connection is said as it begins, and not later.' };
   const strikes = entry.strikes ? striking(entry, log, maker) : undefined;
   if (strikes) return strikes;
   const end = closing(log);

@@ -1,4 +1,5 @@
 import { inSteamAt } from '../engine';
+import { type Carried, carriedOver } from './carry-over';
 import type { Log } from './fold';
 import { runFactsOf } from './runs';
 import { isAsked } from './standing';
@@ -20,6 +21,8 @@ export interface Summary {
   readonly entries: number;
   /** What each run has shown, of an engine that nothing feeds. */
   readonly runs?: readonly RunFact[];
+  /** What it left for the next; what was kept by an earlier version has none. */
+  readonly carried?: readonly Carried[];
 }
 
 const seconds = (from: string | undefined, to: string | undefined) =>
@@ -58,6 +61,7 @@ export function summarise(log: Log): Summary {
     skipped: ticks.filter((t) => t.outcome === 'skipped').length,
     missed: context.procedure.steps.filter((s) => isAsked(s, state)).length - ticks.length,
     entries: log.entries.length - log.struck.size,
+    carried: carriedOver(log),
     ...(runs.length ? { runs } : {})
   };
 }

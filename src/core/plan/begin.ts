@@ -1,7 +1,15 @@
+import { plantOf } from '../boiler';
 import type { FitOut } from '../engine';
+import { expectsOf } from '../learn';
 import { type Begun, type Carried, forbids, missedOf } from '../log';
 import { compose, feedsAt, type Procedure, withBook } from '../procedure';
+import { startingSum } from '../sums';
 import { dayWords } from '../units';
+import { withEnd } from './after';
+import type { DayPlan } from './day';
+import { withFill } from './fill';
+import { lastCoal } from './last-coal';
+import { type Known, shownIn } from './whole';
 
 /**
  * The procedure of a steaming that begins: composed for its engine, with what the club's book shows.
@@ -23,3 +31,49 @@ export const begunWith = (
     missed: left.flatMap((c) => (c.how === 'in part' && c.reason ? missedOf(c.reason) : [])),
     ...(open ? { feeds: { asked: feedsAsked, of: feedsAt(fitOut).map((x) => x.name) } } : {})
   });
+
+/** What the club's book holds of an engine: all that a steaming is begun from, at the server or on a device without a network. */
+export interface InBook extends Pick<Begun, 'faults' | 'papers' | 'feedsAsked'> {
+  readonly fitOut: FitOut;
+  readonly known: Pick<Known, 'fits' | 'used' | 'runs'>;
+  /** What the last steaming left. */
+  readonly left: readonly Carried[];
+}
+
+/**
+ * A steaming that begins: what it is begun with, and its procedure, filled by the day's own water and air where there is a day sheet,
+ * so that the step, the sheet and the drawn glass name one level.
+ * @param at ISO 8601 @param stops what stands against it, overridden or not
+ */
+export function beginning(
+  { fitOut, known, left, faults, papers, feedsAsked }: InBook,
+  {
+    at,
+    stops,
+    plan,
+    public: open
+  }: { readonly at: string; readonly stops: readonly string[]; readonly plan?: DayPlan | undefined; readonly public: boolean }
+): { readonly begun: Begun; readonly procedure: Procedure } {
+  const { runs = [], fits, used } = known;
+  const plant = plantOf(fitOut);
+  // What its past has shown; its raisings and its days stand for the engine as it is now.
+  const expects = expectsOf(fitOut, fits, used);
+  const begun: Begun = {
+    public: open,
+    feedsAsked,
+    faults,
+    papers,
+    ...(runs.length ? { runs } : {}),
+    ...(Object.keys(expects).length ? { expects } : {})
+  };
+  const filled = withFill(begunWith(fitOut, begun, { at, stops, left }), startingSum({ fitOut, plant }, plan), {
+    fitOut,
+    plant,
+    ...shownIn({ fitOut, runs })
+  });
+  // The last fire opens when the day sheet has it; without one, when its keeper says that the running ends.
+  return {
+    begun,
+    procedure: plan ? withEnd(filled, { ...plan, minutes: { ...lastCoal({ fitOut, plant }, plan), ...plan.minutes } }) : filled
+  };
+}

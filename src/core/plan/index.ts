@@ -1,3 +1,4 @@
+export * from './away';
 export * from './begin';
 export * from './day';
 export * from './fill';

@@ -1,19 +1,24 @@
 <script lang="ts">
   // The start of a steaming: what stops it, what it is for, and which plan it is begun from. Another day's plan is never taken unasked.
-  import { enhance } from '$app/forms';
-  import { isoDayIn } from '$core/units';
+  import type { SubmitFunction } from '@sveltejs/kit';
+  import { applyAction, enhance } from '$app/forms';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { isoDayIn, Refusal } from '$core/units';
   import { Button, Modal, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
   import { clubZone } from '../sheet/club';
   import { moment } from '../sheet/when';
 
   let {
     open = $bindable(),
+    engine,
     name,
     about,
     mayOverride,
     problem
   }: {
     open: boolean;
+    engine: string;
     name: string;
     about: {
       now: number;
@@ -27,14 +32,52 @@
     mayOverride: boolean;
     problem?: string | undefined;
   } = $props();
-  const { now, stops, passengers, carries, plans } = $derived(about);
+  const { now, passengers, carries, plans } = $derived(about);
+  /** What this device says stops it, where there is no connection. */
+  let stopsHere = $state.raw<readonly string[]>([]);
+  let problemHere = $state<string>();
+  const stops = $derived([...about.stops, ...stopsHere.filter((s) => !about.stops.includes(s))]);
+  const said = $derived(problemHere ?? problem);
   const barred = $derived(stops.length > 0);
   const zone = $derived(clubZone());
   const today = $derived(plans.find((p) => isoDayIn(p.wantedAt, zone) === isoDayIn(now, zone)));
+
+  /** Where there is no connection, it is begun on this device. The id goes with the form: what was begun there after all is the same one. */
+  const begin: SubmitFunction = async ({ formData, cancel }) => {
+    const { newHereId, beginHere } = await import('../here/begin');
+    const id = newHereId();
+    formData.set('id', id);
+    problemHere = undefined;
+    const { member, rights, zone } = page.data;
+    if (!member) return cancel();
+    return async ({ result }) => {
+      // An answer has a status; where there is none, nobody was reached.
+      if (result.type !== 'error' || result.status !== undefined) return applyAction(result);
+      const field = (key: string) => String(formData.get(key) ?? '').trim();
+      try {
+        await beginHere({
+          id,
+          engine,
+          purpose: field('purpose').slice(0, 120),
+          public: field('public') === 'yes',
+          reason: field('reason').slice(0, 1000) || undefined,
+          plan: field('plan') || null,
+          member,
+          rights,
+          zone
+        });
+        await goto(`/footplate/${id}`);
+      } catch (no) {
+        if (no instanceof Refusal && Array.isArray(no.more.stops)) stopsHere = no.more.stops as string[];
+        problemHere =
+          no instanceof Refusal ? no.sentence : 'There is no connection, and this device keeps nothing: it cannot be begun here.';
+      }
+    };
+  };
 </script>
 
 <Modal bind:open passiveModal modalHeading="Start steaming {name}">
-  <form method="POST" action="?/start" class="stack" use:enhance>
+  <form method="POST" action="?/start" class="stack" use:enhance={begin}>
     {#if barred}
       <div class="strip act">
         <strong>It may not be steamed as it stands:</strong>
@@ -68,7 +111,7 @@
           An override is yours to answer for. It changes no certificate, and the club’s boiler code and the examiner come before it.
         </p>
       {/if}
-      {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+      {#if said}<p class="problem" role="alert">{said}</p>{/if}
       <Button type="submit" kind={barred ? 'danger' : 'primary'}>{barred ? 'Start it all the same' : 'Start'}</Button>
     {:else}
       <p>A steward or an owner may override this with a written reason. Fix the fault or renew the paper, or ask one of them.</p>

@@ -1,6 +1,7 @@
 <script lang="ts">
   // The foot of a Footplate: where else to go, who keeps it, what was delivered, and what is asked for now and then.
   import type { State } from '$core/log';
+  import NewVersion from '../here/NewVersion.svelte';
   import Delivery from './Delivery.svelte';
   import type { Dialog } from './dialogs';
   import type { Steaming } from './steaming.svelte';
@@ -39,6 +40,7 @@
     <button class="quiet" onclick={() => onopen('keys')}>? keys</button>
   </span>
 </footer>
+{#if state.fire.outAt || !state.fire.litAt}<NewVersion />{/if}
 
 <style>
   footer {

@@ -1,11 +1,13 @@
 import type { Entry } from '$core/log';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import type { BegunHere } from '../here/begun';
 import type { Waiting } from './waiting';
 
-/** THIS DEVICE'S OWN DATABASE: what waits to be delivered, and the logs as they were last heard. */
+/** THIS DEVICE'S OWN DATABASE: what waits to be delivered, the logs as they were last heard, and what was begun here without a connection. */
 interface Shape extends DBSchema {
   waiting: { key: string; value: Waiting; indexes: { steaming: string } };
   heard: { key: string; value: Heard; indexes: { steaming: string; since: number } };
+  begun: { key: string; value: BegunHere; indexes: { since: number } };
 }
 /** An entry that the server has. */
 export interface Heard {
@@ -19,12 +21,15 @@ export interface Heard {
 let opened: Promise<IDBPDatabase<Shape>> | undefined;
 /** @throws what the browser says when it keeps nothing: a private window, a full disk */
 export const device = () =>
-  (opened ??= openDB<Shape>('joram', 2, {
+  (opened ??= openDB<Shape>('joram', 3, {
     upgrade: (db, from) => {
       if (from < 1) db.createObjectStore('waiting', { keyPath: 'id' }).createIndex('steaming', 'steaming');
-      const heard = db.createObjectStore('heard', { keyPath: 'id' });
-      heard.createIndex('steaming', 'steaming');
-      heard.createIndex('since', 'since');
+      if (from < 2) {
+        const heard = db.createObjectStore('heard', { keyPath: 'id' });
+        heard.createIndex('steaming', 'steaming');
+        heard.createIndex('since', 'since');
+      }
+      db.createObjectStore('begun', { keyPath: 'id' }).createIndex('since', 'since');
     },
     // A page of the version before holds it open until it is closed; a newer one is not kept waiting by this.
     blocking: () => {

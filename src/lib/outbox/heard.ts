@@ -36,15 +36,18 @@ export async function hear(steaming: string, entries: readonly Entry[]): Promise
   }
 }
 
-/** Lets go of logs that are over; of all of them when nobody is signed in any more. */
+/** Lets go of logs that are over, and of what was begun here and is; of all that was heard when nobody is signed in any more. */
 export async function forgetHeard(all = false): Promise<void> {
   try {
-    const tx = (await device()).transaction('heard', 'readwrite');
-    if (all) await tx.store.clear();
-    else {
-      const old = await tx.store.index('since').getAllKeys(IDBKeyRange.upperBound(Date.now() - keptFor));
-      await Promise.all(old.map((id) => tx.store.delete(id)));
-    }
+    const tx = (await device()).transaction(['heard', 'begun', 'waiting'], 'readwrite');
+    const [heard, begun] = [tx.objectStore('heard'), tx.objectStore('begun')];
+    const past = IDBKeyRange.upperBound(Date.now() - keptFor);
+    if (all) await heard.clear();
+    else for (const id of await heard.index('since').getAllKeys(past)) await heard.delete(id);
+    // What has not been delivered is kept, however old, and whoever signs out.
+    const waiting = new Set((await tx.objectStore('waiting').getAll()).map((w) => w.steaming));
+    for (const id of all ? await begun.getAllKeys() : await begun.index('since').getAllKeys(past))
+      if (!waiting.has(id)) await begun.delete(id);
     await tx.done;
   } catch {
     // There is nothing to let go of.

@@ -1,33 +1,21 @@
+import { begunHere } from '../here/begun';
 import { measureClock } from './club-time';
 import type { Answer, Waiting } from './waiting';
 
-/** Sends a batch of one steaming's entries, and puts what is answered into one of the outbox's words. */
-export async function post(steaming: string, waiting: readonly Waiting[]): Promise<Answer> {
-  // What was made before the clock could be measured is put right by what it shows now.
-  const ahead = await measureClock();
-  const entries = waiting.map(({ entry: { id, kind, body, strikes }, said, ahead: then = ahead }) => ({
-    id,
-    kind,
-    at: said,
-    ...(then === undefined ? {} : { ahead: then }),
-    body,
-    ...(strikes ? { strikes } : {})
-  }));
+type Said = { refused?: { id?: string; sentence: string }[]; sentence?: string; message?: string };
+
+/** Sends a document, and puts what is answered into one of the outbox's words. @param ids of the entries that it is about */
+async function send(method: 'POST' | 'PUT', path: string, document: unknown, ids: readonly string[]): Promise<Answer> {
   let response: Response;
   try {
-    response = await fetch(`/api/steamings/${steaming}/entries`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ entries })
-    });
+    response = await fetch(path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(document) });
   } catch {
     return { is: 'no connection' };
   }
   const { status, headers } = response;
   if (status === 401) return { is: 'signed out' };
   if (status === 429) return { is: 'too often', seconds: Number(headers.get('retry-after')) || 10 };
-  const answer = (await response.json().catch(() => undefined)) as
-    { refused?: { id?: string; sentence: string }[]; sentence?: string; message?: string } | undefined;
+  const answer = (await response.json().catch(() => undefined)) as Said | undefined;
   // A proxy that answers for a server that is away, and a page for a sign-in that some network asks for, are no answer of ours.
   if (status >= 500 || answer === undefined) return { is: 'server', status };
   if (response.ok) return { is: 'taken', refused: answer.refused ?? [] };
@@ -35,7 +23,40 @@ export async function post(steaming: string, waiting: readonly Waiting[]): Promi
   // Nothing was stored: each has its own reason, or the first one's.
   if (answer.refused) {
     const why = new Map(answer.refused.map((r) => [r.id, r.sentence]));
-    return { is: 'taken', refused: waiting.map(({ id }) => ({ id, sentence: why.get(id) ?? sentence })) };
+    return { is: 'taken', refused: ids.map((id) => ({ id, sentence: why.get(id) ?? sentence })) };
   }
   return { is: status === 413 ? 'too large' : 'refused', sentence };
+}
+
+/** Sends a batch of one steaming's entries. One that was begun here comes in first, with all that it was begun with. */
+export async function post(steaming: string, waiting: readonly Waiting[]): Promise<Answer> {
+  // What was made before the clock could be measured is put right by what it shows now.
+  const ahead = await measureClock();
+  const placedBy = (then: number | undefined) => ((then ?? ahead) === undefined ? {} : { ahead: then ?? ahead });
+  const begins = waiting.find((w) => w.entry.kind === 'away');
+  if (begins) {
+    const begun = await begunHere(steaming);
+    if (!begun) return { is: 'refused', sentence: 'This device has lost what it was begun with: start it where there is a connection.' };
+    const document = { ...begun.document, ...placedBy(begins.ahead) };
+    const answer = await send('PUT', `/api/steamings/${steaming}`, document, [begins.id]);
+    if (answer.is !== 'taken') return answer;
+    // Heard once more, it opens here without a connection too.
+    void fetch(`/api/steamings/${steaming}`).catch(() => {});
+  }
+  const entries = waiting
+    .filter((w) => w !== begins)
+    .map(({ entry: { id, kind, body, strikes }, said, ahead: then }) => ({
+      id,
+      kind,
+      at: said,
+      ...placedBy(then),
+      body,
+      ...(strikes ? { strikes } : {})
+    }));
+  if (!entries.length) return { is: 'taken', refused: [] };
+  const ids = entries.map((e) => e.id);
+  const answer = await send('POST', `/api/steamings/${steaming}/entries`, { entries }, ids);
+  // What bars an engine must stand in the book that it is begun by where there is no connection.
+  if (entries.some((e) => e.kind === 'fault')) void fetch('/api/book').catch(() => {});
+  return answer;
 }

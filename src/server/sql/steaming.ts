@@ -20,6 +20,8 @@ export interface Steaming {
   summary: Summary | null;
   plan: DayPlan | null;
   begun: Begun | null;
+  /** The steaming that it was joined to: the same fire, logged on two devices. */
+  joinedTo: string | null;
 }
 
 /** What was stored with a steaming by any version, in today's terms. */
@@ -33,7 +35,7 @@ export const steamingIn = async (tx: Tx, club: string, id: string): Promise<Stea
   (
     await tx<Steaming[]>`
     select s.steaming_id as id, s.engine_id, s.keeper_id, coalesce(s.imported_from->>'keeper', m.name) as keeper, s.purpose, s.wanted_at, s.started_at,
-      s.ended_at, s.fit_out, s.procedure, s.override, s.imported_from, s.summary, s.plan, s.begun
+      s.ended_at, s.fit_out, s.procedure, s.override, s.imported_from, s.summary, s.plan, s.begun, s.joined_to
     from steaming s join member m on m.club_id = s.club_id and m.member_id = s.keeper_id
     where s.club_id = ${club} and s.steaming_id = ${id}`
   ).map(readable)[0];

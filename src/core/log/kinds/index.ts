@@ -1,5 +1,6 @@
 import { ack, type Ack } from './ack';
 import { beats, type Beats } from './beats';
+import { away, type Away } from './away';
 import { timed, type Timed } from './timed';
 import { charge, type Charge } from './charge';
 import { type Cleared, cleared } from './cleared';
@@ -55,6 +56,7 @@ export interface Bodies {
   taken: Taken;
   cleared: Cleared;
   phase: PhaseBody;
+  away: Away;
   override: Override;
   sign: Sign;
   strike: Strike;
@@ -88,6 +90,7 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   taken,
   cleared,
   phase,
+  away,
   override,
   sign,
   strike

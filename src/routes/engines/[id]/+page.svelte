@@ -119,7 +119,14 @@
   {/if}
 </div>
 
-<StartDialog bind:open={open.start} name={f.name} about={data} mayOverride={can('override')} problem={problemOf('start')} />
+<StartDialog
+  bind:open={open.start}
+  engine={data.engine.id}
+  name={f.name}
+  about={data}
+  mayOverride={can('override')}
+  problem={problemOf('start')}
+/>
 <PlanDialog bind:open={open.plan} name={f.name} now={data.now} problem={problemOf('plan')} />
 
 <style>

@@ -21,6 +21,7 @@
   import { titleCells } from '$lib/foot/title-cells';
   import TrendColumn from '$lib/foot/TrendColumn.svelte';
   import Undo from '$lib/foot/Undo.svelte';
+  import { waitingHere } from '$lib/outbox/index.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { onMount, untrack } from 'svelte';
@@ -79,7 +80,9 @@
     if (live) forecast.look(foot.log);
   });
   $effect(() => {
-    if (foot.state.endedAt && steaming.waiting.length === 0) void goto(`/records/${data.id}`);
+    // Signed where there is no connection, it is a record on this device.
+    const done = steaming.waiting.length === 0 || waitingHere().trouble?.is === 'no connection';
+    if (foot.state.endedAt && done) void goto(`/records/${data.id}`);
   });
 </script>
 

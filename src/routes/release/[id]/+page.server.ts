@@ -1,4 +1,4 @@
 import { need, needId } from '$server/answer';
-import { footplateOf } from '$server/footplate';
+import { underWay } from '$server/opened';
 
-export const load = ({ params, locals }) => footplateOf(need(locals), needId(params.id));
+export const load = ({ params, locals }) => underWay(need(locals), needId(params.id));

@@ -1,0 +1,114 @@
+import { barsOf } from '../faults';
+import type { Begun } from '../log';
+import type { Procedure } from '../procedure';
+import { demandOf, startingSum } from '../sums';
+import { plantOf } from '../boiler';
+import type { FitOut } from '../engine';
+import { Refusal } from '../units';
+import { beginning, type InBook } from './begin';
+import type { DayPlan } from './day';
+import type { Known } from './whole';
+
+/** A STEAMING BEGUN ON A DEVICE WITHOUT A CONNECTION: from what the device has heard of the club's book, by the rules of the server. */
+
+/** The club's book as a device keeps it. */
+export interface DeviceBook {
+  /** When the server wrote it; ISO 8601. */
+  readonly at: string;
+  /** Whoever may keep an engine. */
+  readonly people: readonly string[];
+  readonly engines: readonly EngineInBook[];
+}
+export interface EngineInBook extends InBook {
+  readonly id: string;
+  /** Of its fit-out. */
+  readonly version: number;
+  readonly known: Pick<Known, 'fits' | 'offs' | 'used' | 'runs'>;
+  readonly plans: readonly { readonly id: string; readonly wantedAt: string; readonly purpose: string; readonly plan: DayPlan | null }[];
+  /** The steaming that is under way, when it was written. */
+  readonly running: string | null;
+  /** Whoever asked for it has kept this engine within the year. */
+  readonly mine: boolean;
+  /** Its last records. */
+  readonly records: readonly string[];
+}
+
+/** How it is delivered: with all that it was begun with, so that the log says of the same steps what was ticked. */
+export interface BegunAway {
+  readonly engine: string;
+  readonly version: number;
+  /** By the device's own clock, ISO 8601, and how far ahead of the server's that was measured to be, ms. */
+  readonly at: string;
+  readonly ahead?: number;
+  /** When the book that it was begun by was written. */
+  readonly book: string;
+  readonly purpose: string;
+  readonly plan: string | null;
+  readonly begun: Begun;
+  readonly procedure: Procedure;
+  /** The entry that says it in its log. */
+  readonly entry: string;
+  readonly override: { readonly id: string; readonly reason: string; readonly of: readonly string[] } | null;
+}
+
+/** What is asked of a device. */
+export interface AskedAway {
+  readonly purpose: string;
+  readonly public: boolean;
+  readonly reason?: string | undefined;
+  /** The plan it is begun from; null for none. */
+  readonly plan: string | null;
+  /** Today by the club's calendar, written 2026-06-13. */
+  readonly today: string;
+  /** By the club's clock, ISO 8601. */
+  readonly at: string;
+  /** What was found on this device and has not been delivered. */
+  readonly faults: Begun['faults'];
+  readonly may: (right: 'start steaming' | 'override') => boolean;
+}
+
+/**
+ * What a device begins a steaming with. What the server would refuse is refused here.
+ * @throws Refusal with what stops the engine as `stops`
+ */
+export function beginAway(
+  of: EngineInBook,
+  asked: AskedAway
+): Pick<BegunAway, 'begun' | 'procedure' | 'plan'> & { readonly stops: readonly string[] } {
+  if (!asked.may('start steaming'))
+    throw new Refusal('engine', 'A trainee logs in a steaming that a keeper has started, and does not start one.', { code: 'forbidden' });
+  const book = { ...of, faults: [...asked.faults, ...of.faults] };
+  const stops = barsOf(book, asked.today);
+  if (stops.length && !asked.reason)
+    throw new Refusal('reason', 'This engine may not be steamed as it stands.', { code: 'conflict', stops });
+  if (stops.length && !asked.may('override'))
+    throw new Refusal('reason', 'Only a steward or an owner may override what stops an engine.', { code: 'forbidden', stops });
+  const planned = of.plans.find((p) => p.id === asked.plan);
+  if (asked.plan !== null && !planned)
+    throw new Refusal('plan', 'This device has not heard of that day sheet: begin it without one.', { code: 'missing' });
+  return {
+    ...beginning(book, { at: asked.at, stops, plan: planned?.plan ?? undefined, public: asked.public }),
+    plan: asked.plan,
+    stops
+  };
+}
+
+/** What stood against it and its device had not heard of: said, for it was steamed all the same. */
+export const unheardOf = (stops: readonly string[], { begun }: Pick<BegunAway, 'begun'>, today: string): string[] => {
+  const heard = new Set(barsOf(begun, today));
+  return stops.filter((s) => !heard.has(s));
+};
+
+/**
+ * What a Footplate shows before anything was logged: what to fill to, as a glass (null for an engine without one), by the day's own water
+ * and air where there is a day sheet; and the water used while it works, kg/s.
+ */
+export function footFigures(
+  fitOut: FitOut,
+  used: Known['used'],
+  plan: DayPlan | null
+): { readonly cold: number | null; readonly water: number } {
+  const engine = { fitOut, plant: plantOf(fitOut) };
+  const { fill } = startingSum(engine, plan ?? undefined);
+  return { cold: fill.kind === 'glass' ? fill.value : null, water: demandOf({ ...engine, used }, plan?.duty).hour.value };
+}
