@@ -4,7 +4,7 @@
 // shown only when there is no answer. An empty page (the shell) and what was last told of a page make that page anew on the device.
 // Entries wait in the outbox.
 import { build, files, version } from '$service-worker';
-import { isAnswer, keyOf, type KeptBook, mostKept, wanted, whoIsIn } from './lib/here/kept';
+import { documentOf, isAnswer, keyOf, type KeptBook, mostKept, wanted, whoIsIn } from './lib/here/kept';
 
 // Here `self` is a service worker; the library of types only knows of workers in general.
 declare const self: ServiceWorkerGlobalScope;
@@ -53,12 +53,22 @@ async function freshen(key: string): Promise<void> {
   if (answer) await keep(key, answer);
 }
 
+/** Keeps what the page at an address is made from. What is kept of a log is from when it was opened: what came since is kept by the page. */
+async function keepPage(url: URL): Promise<void> {
+  const key = keyOf(url);
+  if (!key) return;
+  await freshen(emptyPage);
+  await freshen(key);
+  const document = documentOf(url.pathname);
+  if (document) await freshen(document);
+}
+
 /** What a page asks for: the server's answer, and without one what was kept of it. */
 async function answered(event: FetchEvent, key: string): Promise<Response> {
   try {
     const answer = await fetch(event.request);
     // A document is whole; of a page's data only what it lacked may have been asked for.
-    event.waitUntil(isAnswer(key) ? keep(key, answer.clone()) : freshen(key));
+    event.waitUntil(isAnswer(key) ? keep(key, answer.clone()) : keepPage(new URL(event.request.url)));
     return answer;
   } catch (problem) {
     const found = await caches.match(key, { cacheName: pages });
@@ -72,7 +82,7 @@ async function navigated(event: FetchEvent, url: URL): Promise<Response> {
   const key = keyOf(url);
   try {
     const answer = await fetch(event.request);
-    if (key && answer.ok && !answer.redirected) event.waitUntil(freshen(key));
+    if (answer.ok && !answer.redirected) event.waitUntil(keepPage(url));
     return answer;
   } catch (problem) {
     const cache = await caches.open(pages);
@@ -119,6 +129,8 @@ self.addEventListener('message', (event) => {
   // Signing out leaves no club's pages on the device.
   if (event.data === 'forget pages') event.waitUntil(caches.delete(pages).then(() => (sweptAt = 0)));
   if (event.data === 'take over') event.waitUntil(self.skipWaiting());
+  // A page that came before the worker did.
+  if (event.data === 'keep this' && event.source instanceof WindowClient) event.waitUntil(keepPage(new URL(event.source.url)));
   if (event.data === 'keep' && Date.now() - sweptAt > good) event.waitUntil((sweeping ??= sweep().finally(() => (sweeping = undefined))));
 });
 

@@ -46,17 +46,17 @@ begin
 end $$;
 
 -- Files the entries of one steaming in another of the same engine: none is changed, and each is told again to whoever follows the other.
-create function join_steamings(club uuid, source uuid, target uuid) returns void language plpgsql security definer set search_path = public as $$
+create function join_steamings(club uuid, away uuid, main uuid) returns void language plpgsql security definer set search_path = public as $$
 begin
   if club is distinct from current_club() then raise exception 'another club'; end if;
-  perform pg_advisory_xact_lock(hashtextextended(least(source, target)::text, 0));
-  perform pg_advisory_xact_lock(hashtextextended(greatest(source, target)::text, 0));
+  perform pg_advisory_xact_lock(hashtextextended(least(away, main)::text, 0));
+  perform pg_advisory_xact_lock(hashtextextended(greatest(away, main)::text, 0));
   perform 1 from steaming a join steaming b using (club_id, engine_id)
-    where a.club_id = club and a.steaming_id = source and b.steaming_id = target and a.joined_to is null and b.joined_to is null and source <> target;
+    where a.club_id = club and a.steaming_id = away and b.steaming_id = main and a.joined_to is null and b.joined_to is null and away <> main;
   if not found then raise exception 'not two steamings of one engine'; end if;
-  update entry set steaming_id = target, xact = pg_current_xact_id() where club_id = club and steaming_id = source;
-  update fault set steaming_id = target where club_id = club and steaming_id = source;
-  update steaming set joined_to = target, ended_at = coalesce(ended_at, now()) where club_id = club and steaming_id = source;
+  update entry set steaming_id = main, xact = pg_current_xact_id() where club_id = club and steaming_id = away;
+  update fault set steaming_id = main where club_id = club and steaming_id = away;
+  update steaming set joined_to = main, ended_at = coalesce(ended_at, now()) where club_id = club and steaming_id = away;
   perform pg_notify('joram_entry', club::text);
 end $$;
 revoke all on function join_steamings(uuid, uuid, uuid) from public;

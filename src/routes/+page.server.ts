@@ -1,12 +1,13 @@
 import { need } from '$server/answer';
 import { yard } from '$server/engines';
 import { running } from '$server/steamings';
+import { twice } from '$server/twice';
 import { due, warnings } from '$core/watch';
 
 export const load = async ({ locals }) => {
   const member = need(locals);
   const now = Date.now();
-  const [lines, live] = await Promise.all([yard(member.club), running(member.club)]);
+  const [lines, live, pairs] = await Promise.all([yard(member.club), running(member.club), twice(member.club)]);
   const steam = live.map(({ steaming, log }) => ({
     engineId: steaming.engineId,
     id: steaming.id,
@@ -20,5 +21,5 @@ export const load = async ({ locals }) => {
     warnings: warnings(log, now, 'away').filter((w) => w.rank !== 'note'),
     next: due(steaming.procedure, log.state, now).now?.step.what
   }));
-  return { lines, steam, now };
+  return { lines, steam, twice: pairs, now };
 };

@@ -4,19 +4,29 @@
   import { ticking } from '$lib/sheet/clock.svelte';
   import { isBarred, yardOrder } from '$lib/sheet/plate';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
-  import { day } from '$lib/sheet/when';
+  import { clock, day } from '$lib/sheet/when';
+  import BegunHere from '$lib/yard/BegunHere.svelte';
   import Plate from '$lib/yard/Plate.svelte';
+  import Twice from '$lib/yard/Twice.svelte';
 
   let { data } = $props();
   const time = ticking(
     untrack(() => data.now),
     15_000
   );
-  const steamOf = $derived(new Map(data.steam.map((s) => [s.engineId, s])));
+  const steamOf = $derived(new Map(data.steam.map((s) => [s.id, s])));
+  const known = $derived(new Set(data.steam.map((s) => s.id)));
+  /** It looks again every half minute: what is older was kept here. */
+  const old = $derived(time.now - data.now > 90_000);
   const lines = $derived([...data.lines].sort(yardOrder));
   const used = $derived(lines.filter((l) => !l.retired));
+  /** One engine may have been begun twice: a plate for each. */
+  const inSteam = (line: (typeof data.lines)[number]) => {
+    const ids = data.steam.filter((s) => s.engineId === line.id).map((s) => s.id);
+    return ids.length > 1 ? ids.map((id) => ({ ...line, running: { ...line.running!, id } })) : [line];
+  };
   const groups = $derived([
-    { name: 'In steam', lines: used.filter((l) => l.running) },
+    { name: 'In steam', lines: used.filter((l) => l.running).flatMap(inSteam) },
     { name: 'Planned', lines: used.filter((l) => !l.running && l.planned) },
     { name: 'In the shed, by next paper', lines: used.filter((l) => !l.running && !l.planned) }
   ]);
@@ -45,6 +55,12 @@
     {/snippet}
   </TitleBlock>
 
+  <div class="said stack">
+    {#if old}<p class="strip">▲ No connection: this is how the Yard was at {clock(data.now)}.</p>{/if}
+    <BegunHere {known} />
+    <Twice twice={data.twice} may={data.rights.includes('override')} />
+  </div>
+
   {#if lines.length === 0}
     <div class="box pad stack first">
       <h2 class="heading">No engines yet</h2>
@@ -63,8 +79,8 @@
       <section aria-label={group.name}>
         <h2 class="label">{group.name}</h2>
         <ul class="box">
-          {#each group.lines as line (line.id)}
-            <li><Plate {line} steam={steamOf.get(line.id)} now={time.now} /></li>
+          {#each group.lines as line (line.running?.id ?? line.id)}
+            <li><Plate {line} steam={line.running ? steamOf.get(line.running.id) : undefined} now={time.now} /></li>
           {/each}
         </ul>
       </section>
@@ -81,6 +97,9 @@
 </div>
 
 <style>
+  .said:not(:empty) {
+    margin-top: 12px;
+  }
   details {
     margin-top: 14px;
   }

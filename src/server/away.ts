@@ -1,8 +1,7 @@
-import { barsOf } from '$core/faults';
+import { type BegunAway, type DeviceBook, type EngineInBook, mayBegin, unheardOf } from '$core/faults';
 import type { FitOut } from '$core/engine';
 import { begunSchema, procedureSchema } from '$core/formats/record';
 import { placed } from '$core/log';
-import { type BegunAway, type DeviceBook, type EngineInBook, unheardOf } from '$core/plan';
 import { isoDayIn, Refusal } from '$core/units';
 import Joi from 'joi';
 import { inClub } from './database';
@@ -79,16 +78,10 @@ export const awaySchema = Joi.object({
  */
 export async function takeAway(member: Member, id: string, sent: BegunAway): Promise<{ id: string }> {
   const { club } = member;
-  if (!allowed(member, 'start steaming'))
-    throw new Refusal('engine', 'A trainee logs in a steaming that a keeper has started, and does not start one.', { code: 'forbidden' });
   const received = Date.now();
   const when = placed(Date.parse(sent.at), sent.ahead, received);
   const today = isoDayIn(when.at, member.zone);
-  const heard = barsOf(sent.begun, today);
-  if (heard.length && !sent.override)
-    throw new Refusal('override', 'This engine may not be steamed as it stands.', { code: 'conflict', stops: heard });
-  if (sent.override && !allowed(member, 'override'))
-    throw new Refusal('override', 'Only a steward or an owner may override what stops an engine.', { code: 'forbidden', stops: heard });
+  mayBegin(sent.begun, { may: (right) => allowed(member, right), reason: sent.override?.reason, today });
   return inClub(club, async (tx) => {
     await tx`select pg_advisory_xact_lock(hashtextextended(${sent.engine}, 0))`;
     const [there] = await tx<{ engineId: string }[]>`select engine_id from steaming where club_id = ${club} and steaming_id = ${id}`;

@@ -193,7 +193,7 @@ export const yard = (club: string) =>
       coalesce((select jsonb_agg(jsonb_build_object('kind', kind, 'expires', expires) order by expires)
         from (select kind, max(expires) as expires from paper p where p.club_id = e.club_id and p.engine_id = e.engine_id and p.withdrawn_at is null group by kind) p), '[]') as papers,
       (select jsonb_build_object('id', s.steaming_id, 'startedAt', s.started_at) from steaming s
-        where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is null limit 1) as running,
+        where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is null order by s.started_at limit 1) as running,
       (select jsonb_build_object('id', s.steaming_id, 'wantedAt', s.wanted_at, 'purpose', s.purpose, 'light', (s.planned->>'light')::float8, 'early', (s.planned->>'early')::float8, 'late', (s.planned->>'late')::float8) from steaming s
         where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is null and s.cancelled_at is null and s.wanted_at >= now() - interval '12 hours' order by s.wanted_at limit 1) as planned,
       (select jsonb_build_object('id', s.steaming_id, 'endedAt', s.ended_at) from steaming s

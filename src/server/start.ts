@@ -1,6 +1,5 @@
-import type { FitOut } from '$core/engine';
-import { barsOf, barsPassengers } from '$core/faults';
-import { fold, type Forbids, litAt } from '$core/log';
+import { barsOf, barsPassengers, mayBegin } from '$core/faults';
+import { fold, litAt } from '$core/log';
 import { beginning, type DayPlan, type InBook } from '$core/plan';
 import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
 import { leftBy } from './book';
@@ -75,8 +74,6 @@ export async function startSteaming(
     public?: boolean;
   }
 ): Promise<{ id: string }> {
-  if (!allowed(member, 'start steaming'))
-    throw new Refusal('engine', 'A trainee logs in a steaming that a keeper has started, and does not start one.', { code: 'forbidden' });
   return inClub(member.club, async (tx) => {
     const [row] = await tx<{ retiredAt: Date | null; running: string | null; again: boolean }[]>`
       select retired_at, (select s.steaming_id from steaming s where s.club_id = e.club_id and s.engine_id = e.engine_id
@@ -89,11 +86,7 @@ export async function startSteaming(
     if (row.running) throw new Refusal('engine', inSteamAlready, { code: 'conflict' });
     const today = isoDayIn(Date.now(), member.zone);
     const book = (await bookIn(tx, member.club, [engineId])).get(engineId)!;
-    const stops = barsOf(book, today);
-    if (stops.length && !options.reason)
-      throw new Refusal('reason', 'This engine may not be steamed as it stands.', { code: 'conflict', stops });
-    if (stops.length && !allowed(member, 'override'))
-      throw new Refusal('reason', 'Only a steward or an owner may override what stops an engine.', { code: 'forbidden', stops });
+    const stops = mayBegin(book, { may: (right) => allowed(member, right), reason: options.reason, today });
     const override = stops.length ? { reason: options.reason!, of: stops, by: member.name } : null;
     // Another day's plan is taken only when it is asked for by name.
     const [from, to] = [momentAt(today, 0, member.zone), momentAt(dayAfter(today, 1), 0, member.zone)];

@@ -1,4 +1,5 @@
-import { alive, comeInAs, start } from './people';
+import { patterns } from '../../src/core/engine';
+import { alive, comeInAs, visit } from './people';
 import { expect, test } from './loopback';
 
 test.use({ serviceWorkers: 'allow' });
@@ -8,7 +9,11 @@ test('a Footplate that was opened once opens again with no network, and what is 
   context
 }) => {
   await comeInAs(page, 'wenna');
-  await start(page, 'Tin Heron', 'Kitchen table');
+  const { fitOut } = patterns.find((p) => p.fitOut.name === 'Tin Heron')!;
+  const made = await page.request.post('/api/engines', { data: { ...fitOut, name: `Marsh Tern ${Date.now()}` } });
+  const engine = ((await made.json()) as { id: string }).id;
+  const begun = await page.request.post(`/api/engines/${engine}/steamings`, { data: { reason: 'a test without a network' } });
+  await visit(page, `/footplate/${((await begun.json()) as { id: string }).id}`);
   await page.evaluate(() => navigator.serviceWorker.ready);
   // The first page was fetched before the worker was there to keep it.
   await page.reload();
@@ -26,7 +31,7 @@ test('a Footplate that was opened once opens again with no network, and what is 
   await expect(page.locator('footer')).toContainText('All delivered');
   await context.setOffline(true);
   await page.reload();
-  await expect(page.getByRole('heading', { name: 'TIN HERON' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^MARSH TERN/i })).toBeVisible();
   await expect(page.locator('.entries')).toContainText('before the tunnel');
   await expect(page.locator('.entries')).toContainText('at the mouth');
   await page.locator('#quick-line').fill('note in the tunnel');

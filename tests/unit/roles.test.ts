@@ -3,6 +3,7 @@ import postgres from 'postgres';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { patterns } from '../../src/core/engine';
 import { timeOrderedId } from '../../src/core/log/id';
+import { begunAway } from './away';
 import { emptyBook, hasServer } from './process';
 
 /**
@@ -50,7 +51,6 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'action /faults?/fix': keepers,
   'load /first-run': anybody,
   'action /first-run?/default': anybody,
-  'load /footplate/[id]': all,
   'load /release/[id]': all,
   'GET /health': anybody,
   'load /join/[token]': anybody,
@@ -64,7 +64,6 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'action /members?/out': owner,
   'action /members?/again': owner,
   'action /members?/reset': owner,
-  'load /records/[id]': all,
   'load /records/[id]/replay': all,
   'GET /records/[id]/log.csv': all,
   'GET /records/[id]/record.json': all,
@@ -82,7 +81,10 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'action /sign-in?/default': anybody,
   'load /sign-out': all,
   'action /sign-out?/default': all,
+  'load /twice/[id]': all,
+  'action /twice/[id]?/default': office,
   'load /waiting': all,
+  'GET /api/book': all,
   'GET /api/clock': all,
   'POST /api/engines': shed,
   'GET /api/engines/[id]': all,
@@ -94,6 +96,8 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'PUT /api/plans/[id]': keepers,
   'DELETE /api/plans/[id]': keepers,
   'POST /api/records': office,
+  'GET /api/steamings/[id]': all,
+  'PUT /api/steamings/[id]': keepers,
   'POST /api/steamings/[id]/entries': all,
   'GET /api/steamings/[id]/entries': all,
   'POST /api/steamings/[id]/thrown-away': keepers
@@ -121,7 +125,7 @@ function routes(): string[] {
 describe.skipIf(!hasServer)('who may do what', () => {
   let book: Awaited<ReturnType<typeof emptyBook>>;
   const cookies = new Map<string, string>();
-  const ids = { engine: '', steaming: '', plan: '' };
+  const ids = { engine: '', steaming: '', plan: '', twice: '' };
   const send = (cookie: string, method: string, path: string, body?: string, type = 'application/json') =>
     fetch(`${book.url}${path}`, {
       method,
@@ -153,6 +157,10 @@ describe.skipIf(!hasServer)('who may do what', () => {
     ids.steaming = await post(`/api/engines/${ids.engine}/steamings`, { reason: 'who may', plan: null });
     const plan = { wants: [{ what: 'train', at: '2098-06-13T10:00:00.000Z' }], people: [{ name: 'The owner', as: 'keeper' }] };
     ids.plan = await post(`/api/engines/${ids.engine}/plans`, { plan });
+    // The same engine, begun on a device that did not know of the first.
+    ids.twice = crypto.randomUUID();
+    const away = begunAway(ids.engine, patterns[2]!.fitOut);
+    expect((await send(cookies.get('owner')!, 'PUT', `/api/steamings/${ids.twice}`, JSON.stringify(away))).status).toBe(201);
     // Another club on the same server, and its owner.
     const [club] = await sql<
       { id: string }[]
@@ -177,7 +185,9 @@ describe.skipIf(!hasServer)('who may do what', () => {
         ? ids.plan
         : /steamings\/\[id|records|footplate|release/.test(place)
           ? ids.steaming
-          : ids.engine;
+          : place.startsWith('/twice')
+            ? ids.twice
+            : ids.engine;
     const path = place.replace('[id]', id).replace('[sum]', 'hydraulic').replace('[token]', 'none');
     const stop = new AbortController();
     try {

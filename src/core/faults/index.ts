@@ -1,1 +1,3 @@
 export * from './bars';
+export * from './away';
+export * from './may-begin';

@@ -3,7 +3,7 @@ import type { FitOut } from '../engine';
 import { expectsOf } from '../learn';
 import { type Begun, type Carried, forbids, missedOf } from '../log';
 import { compose, feedsAt, type Procedure, withBook } from '../procedure';
-import { startingSum } from '../sums';
+import { demandOf, startingSum } from '../sums';
 import { dayWords } from '../units';
 import { withEnd } from './after';
 import type { DayPlan } from './day';
@@ -76,4 +76,18 @@ export function beginning(
     begun,
     procedure: plan ? withEnd(filled, { ...plan, minutes: { ...lastCoal({ fitOut, plant }, plan), ...plan.minutes } }) : filled
   };
+}
+
+/**
+ * What a Footplate shows before anything was logged: what to fill to, as a glass (null for an engine without one), by the day's own water
+ * and air where there is a day sheet; and the water used while it works, kg/s.
+ */
+export function footFigures(
+  fitOut: FitOut,
+  used: Known['used'],
+  plan: DayPlan | null
+): { readonly cold: number | null; readonly water: number } {
+  const engine = { fitOut, plant: plantOf(fitOut) };
+  const { fill } = startingSum(engine, plan ?? undefined);
+  return { cold: fill.kind === 'glass' ? fill.value : null, water: demandOf({ ...engine, used }, plan?.duty).hour.value };
 }

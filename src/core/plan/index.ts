@@ -1,4 +1,3 @@
-export * from './away';
 export * from './begin';
 export * from './day';
 export * from './fill';

@@ -1,9 +1,11 @@
 <script lang="ts">
   // The worst two of what is the matter: what, what to do first, how old it is. One touch opens all of it.
-  import { printMarks } from '$core/units';
+  import { printGlass, printMarks, printText } from '$core/units';
+  import { inSteam } from '$core/watch';
   import type { Footplate } from './footplate.svelte';
   import { unitChoice } from '../sheet/unit-choice';
-  import { age, leftOn } from '../sheet/when';
+  import { age, clock, leftOn } from '../sheet/when';
+  import type { Notice } from './notices';
 
   let { foot, quiet, onopen }: { foot: Footplate; /** Being acted on: not to sound. */ quiet: boolean; onopen: () => void } = $props();
   const units = $derived(unitChoice());
@@ -12,8 +14,26 @@
   const alarms = $derived(foot.alarms.filter((a) => a.rank !== 'note'));
   const { sound } = $derived(foot);
   $effect(() => sound.hear(alarms, quiet, (a) => `${foot.fitOut.name}. ${text(a.what)}. ${text(a.first)}`));
+  /** With times, and no ages: what has not changed is not said again. */
+  const notice = $derived.by((): Notice | undefined => {
+    const { state } = foot;
+    if (!inSteam(state)) return undefined;
+    const [worst] = alarms;
+    const read = [
+      ...(state.pressure ? [`${printText(state.pressure.value, 'pressure', units)} at ${clock(state.pressure.at)}`] : []),
+      ...(state.glass ? [`glass ${printGlass(state.glass.value)} at ${clock(state.glass.at)}`] : [])
+    ].join(', ');
+    return {
+      title: worst ? `${foot.fitOut.name}: ${text(worst.what)}` : `${foot.fitOut.name} in steam`,
+      body: worst ? `${text(worst.first)} ${read}` : read || 'Nothing read yet',
+      loud: worst !== undefined && !worst.ack
+    };
+  });
+  $effect(() => void foot.notices.tell(notice));
   const muted = $derived(sound.mutedFor(foot.now));
 </script>
+
+<svelte:document onvisibilitychange={() => void foot.notices.tell(notice)} />
 
 {#each alarms.slice(0, 2) as alarm (alarm.key)}
   <div class="strip alarm" class:act={alarm.rank === 'act now'} class:quiet={alarm.ack} role="alert">

@@ -7,6 +7,7 @@
   import { unitChoice } from '../sheet/unit-choice';
   import { age, clock, leftOn, minutes } from '../sheet/when';
   import type { Footplate } from './footplate.svelte';
+  import LockScreen from './LockScreen.svelte';
   import { longestMute } from './sound.svelte';
   import { aloud, canSpeak, speakThem, speaks } from './speech';
 
@@ -84,6 +85,7 @@
       >
     {/if}
   </p>
+  <LockScreen />
   {#if !voice}<p class="second">This device has no voice of its own: nothing can be spoken.</p>{/if}
 </Modal>
 

@@ -26,6 +26,7 @@ import { clubNow, isoOf } from '../outbox/club-time';
 import type { Made } from '../outbox/made';
 import { ticking } from '../sheet/clock.svelte';
 import { Forecast } from './forecast.svelte';
+import { Notices } from './notices';
 import { Sound } from './sound.svelte';
 import { givenAs } from './given';
 import { Steaming } from './steaming.svelte';
@@ -89,6 +90,7 @@ export class Footplate {
   readonly watch = $derived.by(() => (this.#watched = watching(this.log, this.#watched)));
   /** How it is heard on this device. */
   readonly sound = new Sound();
+  readonly notices: Notices;
   readonly alarms = $derived.by(() => warningsOf(this.watch, this.now));
   /** The drill that NOW is, while water is not seen and there is fire. */
   readonly drill = $derived.by(() =>
@@ -120,6 +122,7 @@ export class Footplate {
 
   /** To be made while the page's component is. */
   constructor({ id, context, member, entries, place, known, plan, water, rights, now }: Opened) {
+    this.notices = new Notices(`/footplate/${id}`);
     this.steaming = new Steaming({ id, context, member, entries, place });
     this.forecast = new Forecast({ id, known, plan });
     this.fitOut = context.fitOut;

@@ -74,7 +74,11 @@ export class Steaming {
       .then(() => this.#take(this.waiting.map((w) => w.entry)));
     void heardOf(this.id, opened).then((entries) => this.#take(entries));
     // When the page is at rest: all of a long log is kept, for a day without a network.
-    const keep = setTimeout(() => void forgetHeard().then(() => hear(this.id, opened)), keepAfter);
+    const keep = setTimeout(() => {
+      void forgetHeard().then(() => hear(this.id, opened));
+      // A browser that grants it does not clear away what has not been delivered.
+      void navigator.storage?.persist?.().catch(() => false);
+    }, keepAfter);
     const close = this.feed.open();
     return () => {
       close();

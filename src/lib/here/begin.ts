@@ -1,4 +1,5 @@
-import { beginAway, type DeviceBook, type EngineInBook, footFigures } from '$core/plan';
+import { beginAway, type DeviceBook, type EngineInBook } from '$core/faults';
+import { footFigures } from '$core/plan';
 import { type Context, type EntryOf, fold, placed } from '$core/log';
 import { timeOrderedId } from '$core/log/id';
 import { isoDayIn, Refusal } from '$core/units';

@@ -1,4 +1,4 @@
-import type { BegunAway } from '$core/plan';
+import type { BegunAway } from '$core/faults';
 import { device } from '../outbox/device';
 import type { OpenedSteaming } from './opened';
 

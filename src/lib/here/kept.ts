@@ -6,7 +6,7 @@ const answers = new RegExp(`^/api/(?:book|steamings/${uuid})$`);
 /** Pages that are worth having without a network: the engine at hand and its day, not the office. */
 const pages = new RegExp(`^/(?:$|shell$|waiting$|settings$|logbook$|faults$|bench$|day$|(?:engines|day)/${uuid}$)`);
 /** Pages that ask for such a document and for nothing else but who is signed in. */
-const byDocument = new RegExp(`^/(?:not-here$|(?:footplate|records)/${uuid}$)`);
+const byDocument = new RegExp(`^/(?:not-here$|(?:footplate|records)/(${uuid})$)`);
 
 /** What every page is told of whoever is signed in. */
 export const whoIsIn = '/shell/__data.json';
@@ -31,6 +31,12 @@ export function keyOf({ pathname, search }: Pick<URL, 'pathname' | 'search'>): s
   const asked = [...new URLSearchParams(search)].filter(([name]) => !name.startsWith('x-sveltekit-'));
   return dataPath(page) + (asked.length ? `?${new URLSearchParams(asked)}` : '');
 }
+
+/** The document that a page is made from, beside who is signed in; nothing where it has none. */
+export const documentOf = (path: string): string | undefined => {
+  const of = byDocument.exec(pageOf(path))?.[1];
+  return of && `/api/steamings/${of}`;
+};
 
 /** What the book says of engines, as far as it says what to keep. */
 export interface KeptBook {

@@ -1,7 +1,7 @@
 /** THE WORKER that keeps the application on this device, as a page sees it: what it is asked to keep, and a new version that waits. */
 
-/** A page is at rest by then, ms; asked again so often. The worker asks the server no oftener than it has to. */
-const [atRest, again] = [6000, 10 * 60_000];
+/** When a page itself is kept, and when it is at rest and the rest is, ms; asked again so often. The worker asks the server no oftener than it has to. */
+const [soon, atRest, again] = [1500, 6000, 10 * 60_000];
 
 let next = $state.raw<ServiceWorker>();
 /** There is a new version on this device, and this page runs the one before. */
@@ -27,8 +27,9 @@ export function keepHere(): () => void {
   const worker = navigator.serviceWorker as ServiceWorkerContainer | undefined;
   if (!worker) return () => {};
   let ended = false;
-  const keep = () => void worker.ready.then((r) => r.active?.postMessage('keep'));
-  const first = setTimeout(keep, atRest);
+  const say = (what: 'keep' | 'keep this') => void worker.ready.then((r) => r.active?.postMessage(what));
+  const keep = () => say('keep');
+  const timers = [setTimeout(() => say('keep this'), soon), setTimeout(keep, atRest)];
   const timer = setInterval(() => {
     keep();
     void worker.ready.then((r) => r.update()).catch(() => {});
@@ -36,7 +37,7 @@ export function keepHere(): () => void {
   void worker.ready.then((registration) => ended || watchFor(registration));
   return () => {
     ended = true;
-    clearTimeout(first);
+    timers.forEach(clearTimeout);
     clearInterval(timer);
   };
 }

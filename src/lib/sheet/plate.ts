@@ -109,3 +109,10 @@ export function yardOrder(a: EngineLine, b: EngineLine): number {
   const due = (x: EngineLine) => x.planned?.wantedAt ?? x.papers[0]?.expires ?? '';
   return rank(a) - rank(b) || due(a).localeCompare(due(b)) || a.name.localeCompare(b.name);
 }
+
+/** Of each kind of paper the one that is good for longest, the next to run out first. */
+export const newestPapers = <P extends { readonly kind: string; readonly expires: string }>(papers: readonly P[]): P[] =>
+  [...papers]
+    .sort((a, b) => b.expires.localeCompare(a.expires))
+    .filter((p, i, all) => all.findIndex((q) => q.kind === p.kind) === i)
+    .sort((a, b) => a.expires.localeCompare(b.expires));

@@ -1,6 +1,7 @@
 <script lang="ts">
   import Cards from '$lib/settings/Cards.svelte';
   import ClubClock from '$lib/settings/ClubClock.svelte';
+  import KeptHere from '$lib/settings/KeptHere.svelte';
   import MembersHere from '$lib/settings/MembersHere.svelte';
   import PublicRule from '$lib/settings/PublicRule.svelte';
   import Password from '$lib/settings/Password.svelte';
@@ -30,6 +31,7 @@
     </div>
     <div class="stack">
       <Theme theme={data.theme} />
+      <KeptHere />
       <PublicRule asked={data.feedsAsked} may={data.rights.includes('set the clock')} {said} />
       <ClubClock zone={data.zone} zones={data.zones} now={data.now} may={data.rights.includes('set the clock')} {said} />
     </div>

@@ -61,7 +61,7 @@ const valuesOf = async (request: Request) => Object.fromEntries(await request.fo
 export const actions = {
   start: acts('start', async ({ request, params, locals }: RequestEvent) => {
     const { id, purpose = '', reason = '', plan, public: open } = await valuesOf(request);
-    const started = await startSteaming(need(locals), needId(params.id), {
+    const started = await startSteaming(need(locals, 'start steaming'), needId(params.id), {
       purpose: purpose.trim().slice(0, 120),
       ...(reason.trim() ? { reason: reason.trim().slice(0, 1000) } : {}),
       ...(plan === undefined ? {} : { plan: plan || null }),

@@ -13,6 +13,7 @@
   import StartDialog from '$lib/engine/StartDialog.svelte';
   import RunsShown from '$lib/engine/RunsShown.svelte';
   import Steams from '$lib/engine/Steams.svelte';
+  import { newestPapers } from '$lib/sheet/plate';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { clock, daysLeft, dayWords, moment } from '$lib/sheet/when';
@@ -21,12 +22,7 @@
   const f = $derived(data.engine.fitOut);
   const units = $derived(unitChoice());
   const can = (right: (typeof data.rights)[number]) => data.rights.includes(right);
-  const newest = $derived(
-    [...data.papers]
-      .sort((a, b) => b.expires.localeCompare(a.expires))
-      .filter((p, i, all) => all.findIndex((q) => q.kind === p.kind) === i)
-      .sort((a, b) => a.expires.localeCompare(b.expires))
-  );
+  const newest = $derived(newestPapers(data.papers));
   const nextPaper = $derived(newest[0]);
   const retired = $derived(data.engine.retiredAt !== null);
   const barred = $derived(data.stops.length > 0);

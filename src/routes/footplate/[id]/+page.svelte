@@ -70,6 +70,7 @@
       close();
       sleep();
       foot.sound.end();
+      void foot.notices.end();
       clearTimeout(rest);
     };
   });

@@ -1,5 +1,5 @@
 import type { RequestEvent } from './$types';
-import type { BegunAway } from '$core/plan';
+import type { BegunAway } from '$core/faults';
 import type { OpenedSteaming } from '$lib/here/opened';
 import { answers, check, need, needId, readJson } from '$server/answer';
 import { awaySchema, takeAway } from '$server/away';
@@ -13,5 +13,7 @@ export const GET = answers<RequestEvent>(async ({ params, locals }) =>
 
 /** A steaming that was begun on a device without a connection comes in, under the id that the device gave it. Sent again, it is the same. */
 export const PUT = answers<RequestEvent>(async ({ request, params, locals }) =>
-  json(await takeAway(need(locals), needId(params.id), check<BegunAway>(awaySchema, await readJson(request))), { status: 201 })
+  json(await takeAway(need(locals, 'start steaming'), needId(params.id), check<BegunAway>(awaySchema, await readJson(request))), {
+    status: 201
+  })
 );

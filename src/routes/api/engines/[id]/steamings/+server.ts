@@ -16,7 +16,7 @@ const schema = Joi.object({
 
 /** Starts a steaming. What stops the engine is answered as 409 with its reasons. */
 export const POST = answers<RequestEvent>(async ({ request, params, locals }) => {
-  const member = need(locals);
+  const member = need(locals, 'start steaming');
   const asked = check<{ purpose: string; plan?: string | null; reason?: string; public: boolean }>(schema, await readJson(request));
   return json(await startSteaming(member, needId(params.id), asked), { status: 201 });
 });

@@ -1,13 +1,9 @@
-import { barsOf } from '../faults';
 import type { Begun } from '../log';
 import type { Procedure } from '../procedure';
-import { demandOf, startingSum } from '../sums';
-import { plantOf } from '../boiler';
-import type { FitOut } from '../engine';
 import { Refusal } from '../units';
-import { beginning, type InBook } from './begin';
-import type { DayPlan } from './day';
-import type { Known } from './whole';
+import { beginning, type DayPlan, type InBook, type Known } from '../plan';
+import { barsOf } from './bars';
+import { mayBegin, type MayBegin } from './may-begin';
 
 /** A STEAMING BEGUN ON A DEVICE WITHOUT A CONNECTION: from what the device has heard of the club's book, by the rules of the server. */
 
@@ -52,19 +48,15 @@ export interface BegunAway {
 }
 
 /** What is asked of a device. */
-export interface AskedAway {
+export interface AskedAway extends MayBegin {
   readonly purpose: string;
   readonly public: boolean;
-  readonly reason?: string | undefined;
   /** The plan it is begun from; null for none. */
   readonly plan: string | null;
-  /** Today by the club's calendar, written 2026-06-13. */
-  readonly today: string;
   /** By the club's clock, ISO 8601. */
   readonly at: string;
   /** What was found on this device and has not been delivered. */
   readonly faults: Begun['faults'];
-  readonly may: (right: 'start steaming' | 'override') => boolean;
 }
 
 /**
@@ -75,14 +67,8 @@ export function beginAway(
   of: EngineInBook,
   asked: AskedAway
 ): Pick<BegunAway, 'begun' | 'procedure' | 'plan'> & { readonly stops: readonly string[] } {
-  if (!asked.may('start steaming'))
-    throw new Refusal('engine', 'A trainee logs in a steaming that a keeper has started, and does not start one.', { code: 'forbidden' });
   const book = { ...of, faults: [...asked.faults, ...of.faults] };
-  const stops = barsOf(book, asked.today);
-  if (stops.length && !asked.reason)
-    throw new Refusal('reason', 'This engine may not be steamed as it stands.', { code: 'conflict', stops });
-  if (stops.length && !asked.may('override'))
-    throw new Refusal('reason', 'Only a steward or an owner may override what stops an engine.', { code: 'forbidden', stops });
+  const stops = mayBegin(book, asked);
   const planned = of.plans.find((p) => p.id === asked.plan);
   if (asked.plan !== null && !planned)
     throw new Refusal('plan', 'This device has not heard of that day sheet: begin it without one.', { code: 'missing' });
@@ -98,17 +84,3 @@ export const unheardOf = (stops: readonly string[], { begun }: Pick<BegunAway, '
   const heard = new Set(barsOf(begun, today));
   return stops.filter((s) => !heard.has(s));
 };
-
-/**
- * What a Footplate shows before anything was logged: what to fill to, as a glass (null for an engine without one), by the day's own water
- * and air where there is a day sheet; and the water used while it works, kg/s.
- */
-export function footFigures(
-  fitOut: FitOut,
-  used: Known['used'],
-  plan: DayPlan | null
-): { readonly cold: number | null; readonly water: number } {
-  const engine = { fitOut, plant: plantOf(fitOut) };
-  const { fill } = startingSum(engine, plan ?? undefined);
-  return { cold: fill.kind === 'glass' ? fill.value : null, water: demandOf({ ...engine, used }, plan?.duty).hour.value };
-}
