@@ -61,7 +61,7 @@ export const twiceOf = (club: string, id: string) =>
 export const answers = {
   one: 'One fire, logged on two devices',
   two: 'Two fires, one after the other',
-  none: 'The later one was none: begun by mistake, nothing was lit'
+  none: 'The one heard later was none: begun by mistake, nothing was lit'
 } as const;
 export type TwiceAnswer = keyof typeof answers;
 

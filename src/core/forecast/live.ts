@@ -1,14 +1,12 @@
 import type { Plant } from '../boiler';
 import { type FitOut, inSteamAt } from '../engine';
 import type { Log, State } from '../log';
-import { coldWater } from '../steam';
-import { dip } from '../sums';
 import { isLevel, psi } from '../units';
-import { fedOf, follow, type Following, following, tankWater } from './follow';
+import { fedOf, follow, type Following, following } from './follow';
 import type { Heating } from './heating';
 import { aheadOf, type Band } from './ahead';
 import { copyRaise, runTo } from './cloud';
-import { glassWhen, tankOut, waterIn, waterOut } from './water';
+import { glassWhen, tankOut, waterOut } from './water';
 
 /** What can be said of a steaming at a moment. Times in ms since 1970, pressures in Pa at the gauge. */
 export interface Live {
@@ -28,10 +26,6 @@ export interface Live {
   /** The glass at its lowest running level, if nothing is fed. */
   readonly water?: Band;
   readonly tank?: Band;
-  /** What feeding about a tenth of the water, cold, would cost now. */
-  readonly dip?: { readonly kg: number; readonly after: number; readonly recovers: number };
-  /** The pressure that goes with it: that at which the glass was last read. */
-  readonly pressure?: number;
   /** What the glass will stand at when it has come to working pressure, nothing fed or drawn. */
   readonly hotGlass?: number;
 }
@@ -117,8 +111,8 @@ const doesNotCome: Record<Plant['fire']['with'], string> = {
 };
 
 /** Water is watched from the moment there is steam; the glass before that is only settling. */
-function watchedOf(f: Following, fitOut: FitOut, state: State, now: number): Pick<Live, 'water' | 'tank' | 'dip' | 'pressure'> {
-  const { plant, heating, looks } = f;
+function watchedOf(f: Following, fitOut: FitOut, state: State, now: number): Pick<Live, 'water' | 'tank'> {
+  const { plant, looks } = f;
   const turning = state.phase === 'Run';
   // Standing, its blower and its leaks take about a tenth of what it makes.
   const usual = turning ? f.uses : 0.1 * plant.ratedSteam;
@@ -129,27 +123,7 @@ function watchedOf(f: Following, fitOut: FitOut, state: State, now: number): Pic
     water && turning && capacity && state.tank && isFinite(state.tank.value)
       ? tankOut(now / 1000, Math.max(0, capacity * state.tank.value - (water.rate * (now - Date.parse(state.tank.at))) / 1e6), water)
       : undefined;
-  const glass = glassOf(state);
-  // A tenth of what is in, from a cold tank, against the fire as it heats on its blower.
-  // Nobody feeds a glass that stands over its ceiling.
-  const slug =
-    glass && glass.gauge > psi(10) && glass.glass < fitOut.levels.ceiling && plant.feeds.length ? waterIn(plant, glass) : undefined;
-  const cost =
-    slug === undefined
-      ? undefined
-      : dip(
-          {
-            water: slug,
-            gauge: glass!.gauge,
-            fed: 0.1 * slug,
-            feedAt: tankWater,
-            heat: Math.exp(heating.lnHeat + (plant.sustains ? heating.lnBoost : 0)),
-            air: coldWater
-          },
-          { plant }
-        );
   return {
-    ...(cost ? { dip: { kg: 0.1 * slug!, after: cost.after, recovers: cost.recovers }, pressure: glass!.gauge } : {}),
     ...(water ? { water: ms(water) } : {}),
     ...(tank ? { tank: ms(tank) } : {})
   };

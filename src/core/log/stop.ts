@@ -169,7 +169,8 @@ export function stopOfRun(
 
 /** The sum begun anew from a look at the glass since the match: what is in it is seen, and no longer worked. */
 function byGlass(stop: Stop, fitOut: FitOut, run: Run, { glass, pressure }: Pick<State, 'glass' | 'pressure'>): Stop {
-  if (!glass || glass.at <= run.litAt || !isLevel(glass.value)) return stop;
+  // A glass that it has not got may have been logged all the same.
+  if (!fitOut.glasses.length || !glass || glass.at <= run.litAt || !isLevel(glass.value)) return stop;
   const hot = saturationAtGauge(Math.max(0, glass.pressure ?? pressure?.value ?? 0) as Gauge);
   const { vessel } = plantFor(fitOut);
   const seen = given('look at the glass', (Date.parse(glass.at) - Date.parse(run.litAt)) / 1000, 'time', 'measured');

@@ -20,6 +20,7 @@ export const observations = {
   'thermostat cycling': 'thermostat light cycling',
   'fire bright': 'fire bright and even',
   'fire dull': 'fire dull or black in places',
+  'smoke black': 'black smoke at the chimney',
   priming: 'water carried over with the steam',
   'water returns': 'water returns briskly to the glass',
   'glasses agree': 'both glasses agree',

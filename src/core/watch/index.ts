@@ -12,3 +12,5 @@ export { rules } from './rules';
 export type { Finding, Rank, Rule, Warning } from './rule';
 export { attended, inSteam } from './view';
 export * from './trend';
+export * from './coach/feed';
+export * from './coach/fire';

@@ -1,6 +1,6 @@
 <script lang="ts">
   // What is ahead, in words: working pressure with its band, how the day stands against its plan, how long the water lasts.
-  import { printGlass, printMarks, printText, type UnitChoice } from '$core/units';
+  import { printGlass, printMarks, type UnitChoice } from '$core/units';
   import type { Footing } from '../../workers/jobs';
   import { unitChoice } from '../sheet/unit-choice';
   import { bandWords, clock } from '../sheet/when';
@@ -27,11 +27,6 @@
     replan?.skip.length
       ? `could be skipped: ${replan.skip.map((s) => `${printMarks(s.what, units)} (${minutes(Math.round(s.gains / minute))})`).join('; ')}`
       : 'skip nothing'
-  );
-  const slug = $derived(
-    live.dip && live.pressure
-      ? `Feeding ${printText(live.dip.kg, 'mass', units)} now costs ${printText(live.pressure - live.dip.after, 'pressure', units)}, ${live.dip.recovers < 3600 ? `back in about ${minutes(Math.max(1, Math.round(live.dip.recovers / 60)))}` : 'and this fire does not bring it back'}.`
-      : ''
   );
   const hot = $derived(
     live.hotGlass !== undefined && live.steam
@@ -67,7 +62,7 @@
           : ''}
       </p>
     {/if}
-    {#if slug || hot}<p class="second">{slug} {hot}</p>{/if}
+    {#if hot}<p class="second">{hot}</p>{/if}
     {#if live.unsure}<p class="caution">▲ {printMarks(live.unsure, units)}</p>{/if}
     {#if live.steam}<p class="second">{live.on}</p>{/if}
   </div>

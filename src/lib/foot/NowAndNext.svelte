@@ -2,6 +2,7 @@
   // What is to be done now, what was left, what comes next, and what stands open.
   import type { Dialog } from './dialogs';
   import type { Footplate } from './footplate.svelte';
+  import Coach from './Coach.svelte';
   import Duties from './Duties.svelte';
   import DrillCard from './DrillCard.svelte';
   import DutyCard from './DutyCard.svelte';
@@ -41,6 +42,7 @@
 {:else if foot.dutyNow}
   {@const duty = foot.dutyNow}
   <DutyCard {duty} onkeep={() => foot.keep(duty)} onput={(reason) => foot.putOff(duty, reason)} />
+  {#if duty.key === 'fire'}<Coach watch={foot.watch} now={foot.now} of="fire" />{/if}
 {:else if foot.card.length > 1}
   {#key `${foot.card[0]!.step.phase} ${foot.card[0]!.step.round}`}
     <RoundCard

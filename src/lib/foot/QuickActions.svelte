@@ -1,6 +1,7 @@
 <script lang="ts">
   // The quick actions under one thumb: one touch where there is nothing to choose, two where there is.
   import { unitChoice } from '../sheet/unit-choice';
+  import Coach from './Coach.svelte';
   import FaultForm from './FaultForm.svelte';
   import type { Footplate } from './footplate.svelte';
   import { Near } from './near.svelte';
@@ -53,6 +54,11 @@
 </script>
 
 {#if open && 'choices' in open}
+  {#if open.word === 'Feed' || open.word === 'Fire'}<Coach
+      watch={foot.watch}
+      now={foot.now}
+      of={open.word === 'Feed' ? 'feed' : 'fire'}
+    />{/if}
   <div class="grid" role="group" aria-label={open.word}>
     {#each open.choices as choice (choice.word)}<button class="plain" onclick={() => (record(choice.kind, choice.body as never), done())}
         >{choice.word}</button

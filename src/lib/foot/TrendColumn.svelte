@@ -5,6 +5,7 @@
   import Trend from '../draw/Trend.svelte';
   import { unitChoice } from '../sheet/unit-choice';
   import Ahead from './Ahead.svelte';
+  import Coach from './Coach.svelte';
   import Runs from '../sheet/Runs.svelte';
   import type { Footplate } from './footplate.svelte';
 
@@ -17,6 +18,7 @@
   <p class="label">Pressure, {units.pressure}{foot.fitOut.glasses.length ? '; glass below' : ''}</p>
   <div class="trend"><Trend log={foot.log} now={foot.now} {footing} /></div>
   {#if footing}<Ahead {footing} now={foot.now} timed={isTimed(foot.fitOut)} />{/if}
+  <Coach watch={foot.watch} now={foot.now} />
 {/if}
 {#if isTimed(foot.fitOut)}
   {#if !foot.fitOut.gauge && foot.countdown && !('refused' in foot.countdown)}

@@ -146,6 +146,8 @@ export function actionsOf(f: FitOut, state: State, units: UnitChoice): Action[] 
         { word: 'Thinned', kind: 'fire', body: { act: 'thin' } },
         { word: 'Bright and even', kind: 'observation', body: { seen: 'fire bright' } },
         { word: 'Dull or black', kind: 'observation', body: { seen: 'fire dull' } },
+        { word: 'Charge alight', kind: 'observation', body: { seen: 'coal alight' } },
+        { word: 'Black smoke', kind: 'observation', body: { seen: 'smoke black' } },
         valve(open('fire door') ? 'Door shut' : 'Door open', 'fire door', open('fire door') ? 0 : 1),
         { word: 'Dropped', kind: 'fire', body: { act: 'drop' } }
       ]

@@ -34,7 +34,8 @@ export class Replay {
     return this.#before;
   });
   readonly log = $derived(this.#now.log);
-  readonly alarms = $derived.by(() => warningsOf(this.#now.watch, this.at));
+  readonly watch = $derived(this.#now.watch);
+  readonly alarms = $derived.by(() => warningsOf(this.watch, this.at));
   readonly due = $derived.by(() => due(this.context.procedure, this.log.state, this.at));
 
   constructor(of: { id: string; context: Context; entries: readonly Entry[]; plan: DayPlan | null; fits: readonly Fit[] }) {

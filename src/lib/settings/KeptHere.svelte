@@ -55,7 +55,7 @@
     </p>
   {:else}
     <p>
-      {#if kept.book}The club’s book with {count(kept.book.engines.length, 'engine')}, as of {age(kept.book.at, now)}; {count(
+      {#if kept.book}The club’s book with {count(kept.book.engines.length, 'engine')}, heard {age(kept.book.at, now)}; {count(
           kept.pages,
           'page'
         )} and

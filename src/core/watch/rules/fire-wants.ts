@@ -11,15 +11,20 @@ const burns = 3;
 /** Share of the fuel's heat that reaches the water. */
 const useful = 0.48;
 
+/** Heat of fuel that the work of the moment burns, W: what its steam and its losses take, by the share that reaches the water. */
+export function fuelPower(view: View): number {
+  const { plant, fitOut: f } = view;
+  const s = saturationAtGauge(f.workingPressure as Gauge);
+  return (usesNow(view) * 1.2 * (s.hg - 60e3) + plant.vessel.loss * 130) / useful;
+}
+
 /** How long the bed lasts at the work of the moment, s: from how it is kept to how thin it may be. */
 export function bedLasts(view: View): number | undefined {
-  const { plant, fitOut: f } = view;
+  const { plant } = view;
   if (plant.fire.with !== 'solid') return undefined;
   const grate: Grate = plant.fire;
-  const s = saturationAtGauge(f.workingPressure as Gauge);
   const kg = burns * grate.lump * grate.area * fuels[grate.fuel].bulk;
-  const power = usesNow(view) * 1.2 * (s.hg - 60e3) + plant.vessel.loss * 130;
-  return (kg * fuels[grate.fuel].heat * useful) / power;
+  return (kg * fuels[grate.fuel].heat) / fuelPower(view);
 }
 
 export const fireWants: Rule = {

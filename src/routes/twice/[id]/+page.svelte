@@ -34,15 +34,15 @@
     ]}
   />
   <p>
-    The later one was begun on a device without a connection, which did not know of the other. Both are kept as they are until it is said
-    what they were.
+    The one heard later was begun on a device without a connection, which did not know of the other. Both are kept as they are until it is
+    said what they were.
   </p>
   <div class="box pad">
     <table class="ruled">
       <thead
         ><tr
-          ><th></th><th><a href="/footplate/{data.first.id}">The one</a></th><th
-            ><a href="/footplate/{data.second.id}">The later to come</a></th
+          ><th></th><th><a href="/footplate/{data.first.id}">Heard first</a></th><th
+            ><a href="/footplate/{data.second.id}">Heard later</a></th
           ></tr
         ></thead
       >
@@ -63,11 +63,14 @@
           <label><input type="radio" name="as" value={key} required /> <span>{says}</span></label>
         {/each}
       </fieldset>
-      <label class="why" for="why">How you know. It stays in the book.</label>
-      <input class="field" id="why" name="why" maxlength="300" required />
+      <p class="why">
+        <label for="why">How you know. It stays in the book.</label>
+        <input class="field" id="why" name="why" maxlength="300" required />
+      </p>
       {#if form?.problem}<p class="problem" role="alert">{form.problem}</p>{/if}
       <p class="second">
-        As one fire, every entry of the later is filed with the other, in its time; nothing is changed or left out. Ask the keepers first.
+        As one fire, every entry of the one heard later is filed with the other, in its time; nothing is changed or left out. Ask the
+        keepers first.
       </p>
       <p><button class="plain go">That is how it was</button></p>
     </form>
@@ -95,7 +98,16 @@
     height: 22px;
     flex: none;
   }
-  .field {
+  .why {
+    display: grid;
+    gap: 4px;
     max-width: 40rem;
+  }
+  th[scope='row'] {
+    vertical-align: baseline;
+    border-bottom: 1px solid var(--rule);
+  }
+  tr:last-child th {
+    border-bottom: 0;
   }
 </style>

@@ -4,6 +4,7 @@
   import { printMarks } from '$core/units';
   import Trend from '$lib/draw/Trend.svelte';
   import Ahead from '$lib/foot/Ahead.svelte';
+  import Coach from '$lib/foot/Coach.svelte';
   import LogList from '$lib/foot/LogList.svelte';
   import Readings from '$lib/foot/Readings.svelte';
   import { Replay } from '$lib/record/replay.svelte';
@@ -59,6 +60,7 @@
         <p class="label">Pressure, {units.pressure}, with what was believed then</p>
         <div class="trend"><Trend log={replay.log} now={replay.at} footing={replay.footing} /></div>
         {#if replay.footing}<Ahead footing={replay.footing} now={replay.at} timed={isTimed(fitOut)} />{/if}
+        <Coach watch={replay.watch} now={replay.at} />
       </section>
     {/if}
     <section class="log"><LogList log={replay.log} me="" /></section>
