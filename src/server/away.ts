@@ -24,9 +24,9 @@ export async function deviceBook(member: Member): Promise<DeviceBook> {
       const [book, about] = await Promise.all([bookIn(tx, club, ids), aboutIn(tx, member, ids)]);
       return engines.map(({ id, version }): EngineInBook => {
         const { known, ...of } = book.get(id)! as EngineInBook;
-        const { fits, offs, used, runs = [] } = known;
+        const { fits, offs, used, runs = [], measured = [] } = known;
         const { plans, records, ...rest } = about.get(id)!;
-        return { ...of, ...rest, id, version, known: { fits, offs, used, runs }, plans: plans ?? [], records: records ?? [] };
+        return { ...of, ...rest, id, version, known: { fits, offs, used, runs, measured }, plans: plans ?? [], records: records ?? [] };
       });
     })
   ]);

@@ -1,5 +1,5 @@
 import type { FitOut } from '$core/engine';
-import type { Learning, Told } from '$core/learn';
+import { expectsMeasured, type Learning, type Told } from '$core/learn';
 import type { DayPlan, Planned } from '$core/plan';
 import { checkPlan } from '$core/plan/check';
 import { Refusal } from '$core/units';
@@ -10,6 +10,7 @@ import { work } from './jobs';
 import type { Member } from './members';
 import { json, type Tx } from './sql/json';
 import { busyIn, derivePlan, derivePlans, knownIn, knownOf, planIn, type PlanRow, planRows } from './sql/plan';
+import { measuredIn } from './sql/measured';
 import { raisings } from './sql/raising';
 import { runFactsIn } from './sql/runs';
 import { newId } from './uuid';
@@ -37,6 +38,9 @@ export const toldOf = (
 /** What the runs of an engine that nothing feeds have shown with the burner that it has. */
 export const runsShown = (club: string, id: string, fitOut: FitOut) =>
   inClub(club, async (tx) => (await runFactsIn(tx, club, [{ id, fitOut }])).get(id) ?? []);
+/** What hands have measured on its last days. */
+export const measuredShown = (club: string, id: string) =>
+  inClub(club, async (tx) => expectsMeasured(((await measuredIn(tx, club, [id])).get(id) ?? []).map((m) => m.measured)));
 export const known = (club: string, engineId: string) => inClub(club, (tx) => knownIn(tx, club, engineId));
 
 const row = (tx: Tx, club: string, id: string) =>

@@ -19,7 +19,7 @@ export interface EngineInBook extends InBook {
   readonly id: string;
   /** Of its fit-out. */
   readonly version: number;
-  readonly known: Pick<Known, 'fits' | 'offs' | 'used' | 'runs'>;
+  readonly known: Pick<Known, 'fits' | 'offs' | 'used' | 'runs' | 'measured'>;
   readonly plans: readonly { readonly id: string; readonly wantedAt: string; readonly purpose: string; readonly plan: DayPlan | null }[];
   /** The steaming that is under way, when it was written. */
   readonly running: string | null;

@@ -77,42 +77,44 @@ describe('what was fed', () => {
     };
     const rate = (name: string) => plant.feeds.find((x) => x.name === name)!.rate;
     const at = (minute: number) => t0 / 1000 + minute * 60;
-    expect(of(feed(10, 'Injector', true, { to: 'boiler' }))).toEqual([{ from: at(10), rate: rate('Injector') }]);
+    expect(of(feed(10, 'Injector', true, { to: 'boiler' }))).toEqual([{ from: at(10), feed: 'Injector', rate: rate('Injector') }]);
     expect(of(feed(10, 'Injector', true, { to: 'boiler' }), feed(12, 'Axle pump', true, { to: 'both' })).map((x) => x.rate)).toEqual([
       rate('Injector'),
       rate('Axle pump') / 2
     ]);
     expect(of(feed(12, 'Axle pump', true, { to: 'both', part: 0.25 }))).toEqual([
-      { from: at(12), rate: rate('Axle pump') / 4, unsure: 0.4 }
+      { from: at(12), feed: 'Axle pump', rate: rate('Axle pump') / 4, unsure: 0.4 }
     ]);
     // Its bypass is turned while it runs.
     expect(of(feed(12, 'Axle pump', true, { to: 'boiler' }), feed(14, 'Axle pump', true, { to: 'both', part: 0.5 }))).toEqual([
-      { from: at(12), to: at(14), rate: rate('Axle pump') },
-      { from: at(14), rate: rate('Axle pump') / 2, unsure: 0.4 }
+      { from: at(12), to: at(14), feed: 'Axle pump', rate: rate('Axle pump') },
+      { from: at(14), feed: 'Axle pump', rate: rate('Axle pump') / 2, unsure: 0.4 }
     ]);
     expect(of(feed(10, 'Injector', true, { to: 'boiler' }), feed(12, 'Injector', false))).toEqual([
-      { from: at(10), to: at(12), rate: rate('Injector') }
+      { from: at(10), to: at(12), feed: 'Injector', rate: rate('Injector') }
     ]);
     expect(of(feed(10, 'Injector', true, { to: 'boiler' }), feed(12, 'Injector', false, { volume: 0.0006 }))).toEqual([
-      { from: at(10), to: at(12), rate: 0.6 / 120 }
+      { from: at(10), to: at(12), feed: 'Injector', rate: 0.6 / 120 }
     ]);
     expect(of(feed(10, 'Injector', true, { to: 'tank' }))).toEqual([]);
     // Counted strokes, at a stroke a second, told when they were done.
     expect(of(feed(10, 'Tender hand pump', false, { strokes: 30 }))).toEqual([
-      { from: at(9.5), to: at(10), rate: rate('Tender hand pump'), unsure: 0.25 }
+      { from: at(9.5), to: at(10), feed: 'Tender hand pump', rate: rate('Tender hand pump'), unsure: 0.25 }
     ]);
-    expect(of(feed(10, 'Tender hand pump', false, { strokes: 30, volume: 1e-4 }))).toEqual([{ from: at(9.5), to: at(10), rate: 0.1 / 30 }]);
+    expect(of(feed(10, 'Tender hand pump', false, { strokes: 30, volume: 1e-4 }))).toEqual([
+      { from: at(9.5), to: at(10), feed: 'Tender hand pump', rate: 0.1 / 30 }
+    ]);
     // Measured in, and nobody said for how long.
     expect(of(feed(10, 'Tender hand pump', false, { volume: 2e-4 }))).toEqual([{ from: at(10) - 1, to: at(10), rate: 0.2 }]);
     // A pump on the engine gives nothing while it stands, and goes on when it goes; an injector does not ask.
     const running = [feed(10, 'Axle pump', true, { to: 'boiler' }), feed(10, 'Injector', true, { to: 'boiler' })];
     expect(of(...running, valve(12, 'regulator', 0), valve(15, 'regulator', 0.5), valve(16, 'regulator', 0.7))).toEqual([
-      { from: at(10), to: at(12), rate: rate('Axle pump') },
-      { from: at(12), to: at(15), rate: 0 },
-      { from: at(10), rate: rate('Injector') },
-      { from: at(15), rate: rate('Axle pump') }
+      { from: at(10), to: at(12), feed: 'Axle pump', rate: rate('Axle pump') },
+      { from: at(12), to: at(15), feed: 'Axle pump', rate: 0 },
+      { from: at(10), feed: 'Injector', rate: rate('Injector') },
+      { from: at(15), feed: 'Axle pump', rate: rate('Axle pump') }
     ]);
-    expect(of(feed(10, 'Bucket', true, { to: 'boiler' }))).toEqual([{ from: at(10), rate: 0 }]);
+    expect(of(feed(10, 'Bucket', true, { to: 'boiler' }))).toEqual([{ from: at(10), feed: 'Bucket', rate: 0 }]);
   });
 });
 
@@ -228,7 +230,7 @@ describe('what stands open while it is raised', () => {
     const more = add(l, entry(12, 'feed', { feed: 'Injector', on: true, to: 'boiler' }));
     follow(f, more);
     expect([f.reads.length, f.taken.count, f.taken.events]).toEqual([1, 1, more.events.length]);
-    expect(fedOf(f)).toEqual([{ from: t0 / 1000 + 600, rate: plant.feeds.find((x) => x.name === 'Injector')!.rate }]);
+    expect(fedOf(f)).toEqual([{ from: t0 / 1000 + 600, feed: 'Injector', rate: plant.feeds.find((x) => x.name === 'Injector')!.rate }]);
   });
 });
 

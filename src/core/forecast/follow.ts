@@ -8,6 +8,7 @@ import { type RaiseStart, startRaise } from './begin';
 import { charged, copyRaise, fedIn, isHole, opened, puffed, type RaiseFilter } from './cloud';
 import { observe } from './weigh';
 import { type Start, startOf, stillCold } from './start';
+import { plantShown } from './plant-shown';
 import type { Fed, Look } from './water';
 
 /** Share of the pressure in steam at which a raise is over: a needle is read no finer. */
@@ -81,7 +82,7 @@ const copyOf = (t: Taken): Taken => ({
 
 /** @param used days whose water was counted: what its work takes is held against them */
 export const following = (log: Log, plant: Plant, heating: Heating, day?: Following['day'], used: readonly Used[] = []): Following => ({
-  plant,
+  plant: plantShown(plant, log.context.begun?.expects?.feeds),
   heating,
   day,
   uses: demandOf({ fitOut: log.context.fitOut, plant, used }, day?.duty).hour.value,
@@ -172,7 +173,11 @@ function take(f: Following, { context: { fitOut } }: Log, e: Event, lit: string 
     if (e.strokes !== undefined) {
       // Told when they were done, and at a stroke a second.
       const rate = feedOf(f, e.feed)?.rate ?? 0;
-      fed(f, { from: at - e.strokes * stroke, to: at, rate, ...(e.volume === undefined ? { unsure: unsure.strokes } : {}) }, told);
+      fed(
+        f,
+        { from: at - e.strokes * stroke, to: at, feed: e.feed, rate, ...(e.volume === undefined ? { unsure: unsure.strokes } : {}) },
+        told
+      );
     } else if (e.on && e.to !== 'tank') {
       const part = e.to === 'both' ? (e.part ?? half) : 1;
       const before = t.feeding.get(e.feed);
@@ -198,7 +203,7 @@ const feedOf = ({ plant }: Pick<Following, 'plant'>, name: string) => plant.feed
 function spanOf(f: Following, name: string, { from, part }: Feeding): Fed {
   const feed = feedOf(f, name);
   const rate = feed && !(feed.turning && f.taken.stands) ? feed.rate * part : 0;
-  return { from, rate, ...(part < 1 ? { unsure: unsure.both } : {}) };
+  return { from, feed: name, rate, ...(part < 1 ? { unsure: unsure.both } : {}) };
 }
 
 function fed(f: Following, span: Fed & { readonly to: number }, { kg = span.rate * (span.to - span.from) }: { kg?: number } = {}): void {

@@ -1,5 +1,6 @@
 export * from './heating';
 export * from './follow';
+export * from './plant-shown';
 export * from './live';
 export { type Start, startOf } from './start';
 export * from './ahead';

@@ -17,6 +17,8 @@ export interface Fed {
   readonly rate: number;
   /** How far it may lie from that, as a share of it, where that is more than of a feed on its own. */
   readonly unsure?: number;
+  /** Which feed. */
+  readonly feed?: string;
 }
 
 const row = emptyRow();

@@ -153,7 +153,20 @@ export const begunSchema = Joi.object({
     .max(100)
     .required(),
   // What earlier runs had shown then: a record of an earlier version has none.
-  expects: Joi.object({ heat: Joi.number().positive(), uses: Joi.number().positive() }),
+  expects: Joi.object({
+    heat: Joi.number().positive(),
+    uses: Joi.number().positive(),
+    feeds: Joi.object().pattern(words(40).optional(), Joi.number().positive()),
+    times: Joi.object().pattern(
+      words(120).optional(),
+      Joi.object({
+        usual: Joi.number().positive().required(),
+        spread: Joi.number().positive().required(),
+        of: Joi.number().integer().min(1).required()
+      })
+    ),
+    lap: Joi.object({ length: Joi.number().positive().required(), time: Joi.number().positive().required() })
+  }),
   runs: Joi.array()
     .items(
       Joi.object({

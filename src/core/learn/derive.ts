@@ -1,6 +1,8 @@
+import { plantFor } from '../boiler';
 import { type Log, type Summary, summarise } from '../log';
-import type { Duty } from '../sums';
+import { demandOf, type Duty } from '../sums';
 import { remember } from './engine';
+import { measuredOf } from './measured';
 import type { Past } from './past';
 import type { Fit } from './raising';
 
@@ -18,8 +20,13 @@ export interface Derived {
 }
 
 /** @param earlier what raisings before it had shown of the engine: what a forecast at its match stood on @param duty the work of that day */
-export const derivedOf = (log: Log, earlier: readonly Fit[], duty?: Duty): Derived => ({
-  summary: summarise(log),
-  raised: remember(log, earlier, duty) ?? null,
-  version: derivedVersion
-});
+export function derivedOf(log: Log, earlier: readonly Fit[], duty?: Duty): Derived {
+  const { fitOut, begun } = log.context;
+  const plant = plantFor(fitOut);
+  const measured = measuredOf(log, plant, begun?.expects?.uses ?? demandOf({ fitOut, plant }, duty).hour.value);
+  return {
+    summary: { ...summarise(log), ...(measured ? { measured } : {}) },
+    raised: remember(log, earlier, duty) ?? null,
+    version: derivedVersion
+  };
+}

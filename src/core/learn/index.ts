@@ -1,5 +1,6 @@
 export * from './engine';
 export * from './expects';
+export * from './measured';
 export * from './past';
 export * from './raising';
 export { lossFrom } from './cooling';

@@ -4,7 +4,9 @@ export { type Event, type EventOf, type Happening, laneOf, lanes } from './event
 export * from './figures';
 export * from './fold';
 export * from './joints';
+export * from './laps';
 export * from './may-enter';
+export * from './open-for';
 export { cameHow, placed } from './placed';
 export * from './quick-line';
 export { type Bodies, type Forbids, forbids, type Kind, kindNames, kinds } from './kinds';
@@ -14,7 +16,7 @@ export * from './proof';
 export * from './standing';
 export type * from './state';
 export { openFaults } from './state';
-export { burning, litAt, type Summary, summarise, upAt } from './summary';
+export { burning, litAt, type Measured, type Summary, summarise, upAt } from './summary';
 export * from './release';
 export * from './shown';
 export * from './stop';

@@ -163,7 +163,16 @@ export interface Begun {
   /** What its runs of earlier days have shown with this burner, the newest first; of an engine that nothing feeds. */
   readonly runs?: readonly RunFact[];
   /** What it is expected to do, by what it has shown until then: heat to the water while it is raised, W, and water used at work, kg/s. */
-  readonly expects?: { readonly heat?: number; readonly uses?: number };
+  readonly expects?: {
+    readonly heat?: number;
+    readonly uses?: number;
+    /** Of each feed, what it gives over what its fit-out says. */
+    readonly feeds?: Readonly<Record<string, number>>;
+    /** s, by what was timed, and how far one lies from it as a logarithm; of so many. */
+    readonly times?: Readonly<Record<string, { readonly usual: number; readonly spread: number; readonly of: number }>>;
+    /** Of its laps: m, and s. */
+    readonly lap?: { readonly length: number; readonly time: number };
+  };
 }
 
 /** What is wrong with it and not fixed, found before it began or since. */

@@ -5,6 +5,16 @@ import { runFactsOf } from './runs';
 import { isAsked } from './standing';
 import type { Run, RunFact } from './state';
 
+/** What hands have measured on a day. */
+export interface Measured {
+  /** s each, by what was timed. */
+  readonly times?: Readonly<Record<string, readonly number[]>>;
+  /** What each feed gave, as a share of what its fit-out says, and the spread of its logarithm. */
+  readonly feeds?: Readonly<Record<string, { readonly gave: number; readonly spread: number }>>;
+  /** m, and s a lap. */
+  readonly lap?: { readonly length: number; readonly time: number };
+}
+
 /** What the Logbook lists of a steaming that has ended: computed once, from the fold, when it is signed. */
 export interface Summary {
   /** s from the match into steam; null when it never got there. */
@@ -23,6 +33,7 @@ export interface Summary {
   readonly runs?: readonly RunFact[];
   /** What it left for the next; what was kept by an earlier version has none. */
   readonly carried?: readonly Carried[];
+  readonly measured?: Measured;
 }
 
 const seconds = (from: string | undefined, to: string | undefined) =>

@@ -35,7 +35,7 @@ export const begunWith = (
 /** What the club's book holds of an engine: all that a steaming is begun from, at the server or on a device without a network. */
 export interface InBook extends Pick<Begun, 'faults' | 'papers' | 'feedsAsked'> {
   readonly fitOut: FitOut;
-  readonly known: Pick<Known, 'fits' | 'used' | 'runs'>;
+  readonly known: Pick<Known, 'fits' | 'used' | 'runs' | 'measured'>;
   /** What the last steaming left. */
   readonly left: readonly Carried[];
 }
@@ -54,10 +54,10 @@ export function beginning(
     public: open
   }: { readonly at: string; readonly stops: readonly string[]; readonly plan?: DayPlan | undefined; readonly public: boolean }
 ): { readonly begun: Begun; readonly procedure: Procedure } {
-  const { runs = [], fits, used } = known;
+  const { runs = [], fits, used, measured } = known;
   const plant = plantOf(fitOut);
   // What its past has shown; its raisings and its days stand for the engine as it is now.
-  const expects = expectsOf(fitOut, fits, used);
+  const expects = expectsOf(fitOut, fits, used, measured);
   const begun: Begun = {
     public: open,
     feedsAsked,

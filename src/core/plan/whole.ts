@@ -2,7 +2,7 @@ import { type Plant, plantOf, usualFill } from '../boiler';
 import type { FitOut } from '../engine';
 import { classHeating, type Heating } from '../forecast';
 import { type Fit, fitsBySenses, heatingFrom, widthFrom } from '../learn';
-import { type RunFact, shownBy } from '../log';
+import { type Measured, type RunFact, shownBy } from '../log';
 import type { Procedure } from '../procedure';
 import type { DayPlan } from './day';
 import { type Kit, kitFor } from './kit';
@@ -28,6 +28,8 @@ export interface Known {
   readonly used: readonly Used[];
   /** What its runs of past days have shown with this burner, the newest first. */
   readonly runs?: readonly RunFact[];
+  /** What hands have measured on its days, the newest first. */
+  readonly measured?: readonly Measured[];
 }
 
 /** A whole day sheet: the sheet, the raise it stands on, what to fill to, what to bring. */

@@ -10,6 +10,7 @@ import { drawings } from './drawing';
 import { gas } from './gas';
 import { condensate, evaporation, feedHeat, fuelForSteam, gasTime } from './heat';
 import { hotLevel } from './hot-level';
+import { lapsLeft } from './laps';
 import { lastFire } from './last-fire';
 import { gaugeAgainstThermometer, thermostat, thermostatFor } from './instruments';
 import { motionOil, steamOil } from './oil';
@@ -49,6 +50,7 @@ export { energyWith } from './heat-up';
 export { lastFire } from './last-fire';
 export { leastTaps, rateOfTaps, type Taps } from './taps';
 export { steamUsed } from './cylinders';
+export { lapsLeft } from './laps';
 export { sag } from './sag';
 export { duties, type Duty, usualDuty } from './duties';
 export type { Given, Sum, Used } from './sum';
@@ -65,7 +67,7 @@ const bench: Readonly<Record<string, readonly Sum[]>> = {
   'Valves and tests': [valveDischarge, valveBore, accumulation, hydraulic, gaugeAgainstThermometer],
   'Fire and fuel': [lastFire, evaporation, fuelForSteam, feedHeat, gasTime, equivalent, pair, stop, thermostat, thermostatFor, sag],
   'The engine at work': [power, meanPressureSum, steamUsed, condensate, turnsFromTaps],
-  'On the track': [tractiveEffort, adhesion, load, drawbar, scaleSpeed],
+  'On the track': [tractiveEffort, adhesion, load, drawbar, scaleSpeed, lapsLeft],
   Water: [dissolved, steadyBlowDown, onceBlownDown, treatment]
 };
 

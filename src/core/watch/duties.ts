@@ -1,9 +1,9 @@
 import type { FitOut } from '../engine';
-import type { Bodies, Event, Kind, Log, State } from '../log';
+import { type Bodies, type Event, type Kind, type Log, openFor, type State } from '../log';
 import { bypassed, carries, feedsAt, turned, wheels } from '../procedure';
 import { mark } from '../units';
 import { glance, nextGlance } from './glance';
-import { inSteam, lubricators, openFor } from './view';
+import { inSteam, lubricators } from './view';
 
 /** DUTIES: what comes round while it runs. A run is no list: each is kept, late by so much, or put off once with a reason. */
 

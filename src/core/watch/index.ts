@@ -10,7 +10,7 @@ export * from './countdown';
 export { sagging } from './sags';
 export { rules } from './rules';
 export type { Finding, Rank, Rule, Warning } from './rule';
-export { attended, inSteam } from './view';
+export { attended, inSteam, usesNow } from './view';
 export * from './trend';
 export * from './coach/feed';
 export * from './coach/fire';

@@ -1,7 +1,7 @@
 import { type Plant, plantFor } from '../boiler';
-import { type Fed, type Look, waterIn } from '../forecast';
+import { type Fed, type Look, plantShown, waterIn } from '../forecast';
 import type { FitOut } from '../engine';
-import type { Event, Log, State, Stood } from '../log';
+import type { Context, Event, Log, State, Stood } from '../log';
 import { demandOf } from '../sums';
 import { isLevel, mark, printGlass, psi } from '../units';
 import type { View } from './rule';
@@ -42,11 +42,19 @@ function fedIn(plant: Plant, recent: readonly Event[], state: State): Fed[] {
   return spans;
 }
 
+const plants = new WeakMap<Context, Plant>();
+/** Its feeds give what they were seen to give on its days. */
+function plantOf(context: Context): Plant {
+  let plant = plants.get(context);
+  if (!plant) plants.set(context, (plant = plantShown(plantFor(context.fitOut), context.begun?.expects?.feeds)));
+  return plant;
+}
+
 /** A steaming as it stood, with what the rules look at gathered once. */
 export function viewOf(log: Log, { state, events: count, entry }: Stood): View {
   const at = ms(entry.at);
   const { fitOut } = log.context;
-  const plant = plantFor(fitOut);
+  const plant = plantOf(log.context);
   const oldest = iso(at - window);
   let first = count;
   while (first > 0 && log.events[first - 1]!.at > oldest) first--;
@@ -106,18 +114,6 @@ function hourOf({ fitOut, plant, log }: View): number {
   let uses = used.get(fitOut);
   if (uses === undefined) used.set(fitOut, (uses = demandOf({ fitOut, plant }).hour.value));
   return uses;
-}
-
-/** How long the regulator was open between two moments, ms. */
-export function openFor(events: readonly Event[], from: number, to: number): number {
-  let [open, since, sum] = [0, from, 0];
-  for (const e of events) {
-    if (e.is !== 'valve' || e.valve !== 'regulator') continue;
-    const at = Math.min(Math.max(ms(e.at), from), to);
-    if (open > 0) sum += at - since;
-    [open, since] = [e.open, at];
-  }
-  return sum + (open > 0 ? to - since : 0);
 }
 
 /** What feeds oil by itself while steam is on. */

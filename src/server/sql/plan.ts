@@ -5,6 +5,7 @@ import { readablePlan } from '$core/plan/check';
 import { compose } from '$core/procedure';
 import { work } from '../jobs';
 import { json, type Tx } from './json';
+import { measuredIn } from './measured';
 import { raisings, toldFrom } from './raising';
 import { runFactsIn } from './runs';
 
@@ -30,6 +31,7 @@ export async function knownOf(tx: Tx, club: string, engineIds: readonly string[]
       select engine_id as id, fit_out, learning from engine where club_id = ${club} and engine_id = any(${engineIds as string[]}::uuid[])`.execute(),
     raisings(tx, club, engineIds, 24)
   ]);
+  const measured = await measuredIn(tx, club, engineIds);
   const facts = await runFactsIn(
     tx,
     club,
@@ -44,6 +46,7 @@ export async function knownOf(tx: Tx, club: string, engineIds: readonly string[]
         {
           fitOut,
           runs: facts.get(id) ?? [],
+          measured: (measured.get(id) ?? []).filter((m) => !learning.leftOut.includes(m.id)).map((m) => m.measured),
           procedure: compose(fitOut),
           fits: fitsNow(toldFrom(own), learning),
           offs: own.flatMap((r) => (r.raised.off === undefined || learning.leftOut.includes(r.id) ? [] : [r.raised.off])),

@@ -1,6 +1,7 @@
 import { ack, type Ack } from './ack';
 import { beats, type Beats } from './beats';
 import { away, type Away } from './away';
+import { lap, type Lap } from './lap';
 import { timed, type Timed } from './timed';
 import { charge, type Charge } from './charge';
 import { type Cleared, cleared } from './cleared';
@@ -50,6 +51,7 @@ export interface Bodies {
   knob: Knob;
   beats: Beats;
   timed: Timed;
+  lap: Lap;
   note: Note;
   ack: Ack;
   handover: Handover;
@@ -84,6 +86,7 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   knob,
   beats,
   timed,
+  lap,
   note,
   ack,
   handover,

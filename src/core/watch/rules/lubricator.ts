@@ -1,6 +1,7 @@
 import { mark } from '../../units';
 import type { Rule } from '../rule';
-import { inSteam, lubricators, ms, openFor } from '../view';
+import { openFor } from '../../log';
+import { inSteam, lubricators, ms } from '../view';
 
 /** Of its interval: then it is time to think of it. */
 const nearly = 0.9;

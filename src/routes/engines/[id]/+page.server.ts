@@ -8,7 +8,7 @@ import { jointsOf } from '$server/joints';
 import { keptOf, letGo } from '$server/kept';
 import { usualPlan } from '$core/plan';
 import { engineFigures } from '$core/sums';
-import { goodPlan, makePlan, plannedFor, runsShown, toldOf } from '$server/plans';
+import { goodPlan, makePlan, plannedFor, measuredShown, runsShown, toldOf } from '$server/plans';
 import { carriedFrom, lastSteamings } from '$server/book';
 import { obstacles, startSteaming } from '$server/start';
 import { isoDayIn, momentAt, Refusal } from '$core/units';
@@ -21,7 +21,7 @@ export const load = async ({ params, locals }) => {
   const id = needId(params.id);
   const found = await engine(club, id);
   if (!found) return notHere('engine');
-  const [papers, open, steamings, { stops, passengers }, past, plans, carried, kept, joints, runs] = await Promise.all([
+  const [papers, open, steamings, { stops, passengers }, past, plans, carried, kept, joints, runs, measured] = await Promise.all([
     papersOf(club, id),
     faults(club, { engineId: id }),
     lastSteamings(club, id),
@@ -31,7 +31,8 @@ export const load = async ({ params, locals }) => {
     carriedFrom(club, id),
     keptOf(club, id),
     jointsOf(club, id, found.fitOut),
-    runsShown(club, id, found.fitOut)
+    runsShown(club, id, found.fitOut),
+    measuredShown(club, id)
   ]);
   const last = steamings.find((s) => s.endedAt);
   return {
@@ -51,6 +52,7 @@ export const load = async ({ params, locals }) => {
     kept,
     joints,
     runs,
+    measured,
     now: Date.now()
   };
 };

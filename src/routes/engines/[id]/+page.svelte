@@ -6,6 +6,7 @@
   import GasJoints from '$lib/engine/GasJoints.svelte';
   import KeptFigures from '$lib/engine/KeptFigures.svelte';
   import LastSteamings from '$lib/engine/LastSteamings.svelte';
+  import MeasuredShown from '$lib/engine/MeasuredShown.svelte';
   import Moves from '$lib/engine/Moves.svelte';
   import OpenFaults from '$lib/engine/OpenFaults.svelte';
   import Papers from '$lib/engine/Papers.svelte';
@@ -78,8 +79,8 @@
     <Papers {newest} now={data.now} may={can('keep papers')} {form} />
   </div>
 
+  <MeasuredShown fitOut={f} shown={data.measured} />{#if data.runs.length}<RunsShown fitOut={f} runs={data.runs} />{/if}
   {#if data.joints.length}<GasJoints joints={data.joints} />{/if}
-  {#if data.runs.length}<RunsShown fitOut={f} runs={data.runs} />{/if}
 
   <section class="box pad history">
     <div class="row between">
