@@ -31,6 +31,7 @@ const shown: readonly (readonly [key: string, said: Record<string, number>, figu
   ['load', { effort: 342, driven: 50, mass: 60, grip: 0.2, grade: 80, radius: 12, gauge: 0.127, wheelbase: 0.15 }, '288 kg'],
   ['drawbar', { pull: 120, way: 100, time: 50 }, '240 W'],
   ['scale-speed', { way: 100, time: 60, scale: 12 }, '72.0 km/h'],
+  ['laps-left', { length: 300, time: 150, uses: 0.002, boiler: 0.001, tank: 0.0083, reserve: 0.33 }, '20'],
   ['dissolved', { volume: 4e-3, start: 0.15, feed: 0.15, evaporated: 30e-3 }, '1275 mg/l'],
   ['blow-down-steady', { evaporated: 10e-3 / 3600, feed: 0.15, limit: 2.5 }, '0.6 l/h'],
   ['blow-down-once', { from: 2.5, to: 1.5, feed: 0.15 }, '42.6 %'],

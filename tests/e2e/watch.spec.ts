@@ -98,10 +98,22 @@ for (const [name, options] of [
     await watch.click();
     await sheet.getByRole('button', { name: 'Log the time' }).click();
     await expect(sheet).toContainText(/Today before: 1\.\d s/);
+    const laps = sheet.locator('.tap').nth(2);
+    await expect(laps).toBeDisabled();
+    await sheet.getByLabel('Length of a lap, m').fill('2');
+    await expect(laps).toBeDisabled();
+    await sheet.getByLabel('Length of a lap, m').fill('300');
+    await laps.click();
+    await page.waitForTimeout(1100);
+    await laps.click();
+    await expect(laps).toContainText('1');
+    await expect(sheet).toContainText('touched twice?');
+    await expect(sheet).toContainText(/Last 0:0[12], .*km\/h; of 1 the mean/);
     await page.keyboard.press('Escape');
     await page.reload();
     await logged(page, /1(1\d|20|21) turns a minute/);
     await logged(page, /Injector picks up: [12]\.\d s/);
+    await logged(page, /Laps counted from here, 300(,000)? m?m each/);
     await context.close();
   });
 

@@ -7,11 +7,13 @@
   let {
     watch,
     now,
-    of
+    of,
+    brief = false
   }: {
     watch: Watch;
     now: number;
     /** Of the one alone, where that is being chosen. */ of?: 'feed' | 'fire';
+    /** Whether, and not what it comes to. */ brief?: boolean;
   } = $props();
   const units = $derived(unitChoice());
   // Ages are in minutes: nothing is worked out anew each second.
@@ -24,8 +26,8 @@
 {#if feed || done || fire}
   <div class="coach" aria-label="Feed and fire">
     {#if feed}<p><strong>{feed.now ? 'Feed now.' : 'Not yet.'}</strong> {printMarks(feed.why, units)}</p>
-      <p class="second">{printMarks(aheadWords(feed), units)}</p>{/if}
-    {#if done}<p class="second">{done.feed}, last: {printMarks(doneWords(done), units)}</p>{/if}
+      {#if !brief}<p class="second">{printMarks(aheadWords(feed), units)}</p>{/if}{/if}
+    {#if done && !brief}<p class="second">{done.feed}, last: {printMarks(doneWords(done), units)}</p>{/if}
     {#if fire}<p><strong>Fire.</strong> {printMarks(fireWords(fire, minute), units)}</p>{/if}
   </div>
 {/if}

@@ -22,6 +22,9 @@
   const last = $derived(laps?.times.at(-1));
   const before = $derived(foot.log.context.begun?.expects?.lap);
   const kmh = (s: number) => printText(laps!.length / s, 'travel', units);
+  /** m/s: nothing that is driven here goes faster. */
+  const fastest = 12;
+  const tooFast = $derived(laps !== undefined && last !== undefined && laps.length / last > fastest);
   const inAll = $derived(laps && (laps.times.length * laps.length) / 1000);
   const left = $derived.by(() => {
     const view = foot.watch.view;
@@ -71,8 +74,15 @@
       {#if before && before.length === laps.length}On its last day {leftOn(before.time * 1000)}.{/if}
     </p>
   {/if}
+  {#if tooFast}<p class="problem">Faster than anything here goes: touched twice? Undo it, or strike it in the log.</p>{/if}
   {#if left}<Figures figures={[left]} />
     {#if !foot.state.tank && foot.fitOut.tanks.length}<p class="second">The tank was not read: it is not counted.</p>{/if}
   {:else if laps?.times.length}<p class="second">How many are left is worked once the glass was looked at.</p>{/if}
   {#if laps}<div class="row"><button class="quiet" disabled={!good} onclick={anew}>Count from here anew</button></div>{/if}
 </section>
+
+<style>
+  section :global(.bx--number input[type='number']) {
+    font: 500 1.0625rem var(--narrow);
+  }
+</style>

@@ -18,7 +18,7 @@
   <p class="label">Pressure, {units.pressure}{foot.fitOut.glasses.length ? '; glass below' : ''}</p>
   <div class="trend"><Trend log={foot.log} now={foot.now} {footing} /></div>
   {#if footing}<Ahead {footing} now={foot.now} timed={isTimed(foot.fitOut)} />{/if}
-  <Coach watch={foot.watch} now={foot.now} />
+  <Coach watch={foot.watch} now={foot.now} brief />
 {/if}
 {#if isTimed(foot.fitOut)}
   {#if !foot.fitOut.gauge && foot.countdown && !('refused' in foot.countdown)}
@@ -31,7 +31,7 @@
 <style>
   .trend {
     flex: 1;
-    min-height: 0;
+    min-height: 15rem;
   }
   @container page (max-width: 62.5rem) {
     .trend {

@@ -46,7 +46,7 @@ describe('before a feed', () => {
       expect(a.glass.to).toBeGreaterThan(a.glass.from);
       expect(a.glass.to).toBeLessThan(0.55);
     }
-    expect(aheadWords(injector)).toMatch(/^Left injector, about \{time:\d+/);
+    expect(aheadWords(injector)).toMatch(/^Left injector, about \d+ s: glass/);
     expect(pump.strokes ?? pump.seconds).toBeGreaterThan(1);
     // A glass that it has not got was read on it: no rule is thrown by that.
     expect(feedAhead(view('Tin Heron'), at(10))).toBeUndefined();

@@ -194,10 +194,13 @@ export function feedDone(view: View | undefined): FeedDone | undefined {
 /** A glass that rose by less than this share of what it should have is worth a word. */
 const short = 0.4;
 
+/** A minute and more in minutes, less in seconds. */
+const span = (s: number): string => (s < 90 ? `${Math.max(5, 5 * Math.round(s / 5))} s` : mark(s, 'time'));
+
 /** In words, marked for the reader's units. */
 export const aheadWords = (a: FeedAhead): string => {
-  const how = a.strokes ? `${a.strokes} ${a.strokes === 1 ? 'stroke' : 'strokes'}` : `about ${mark(a.seconds!, 'time')}`;
-  const back = a.back < 3600 ? `back in about ${mark(a.back, 'time')}` : 'and at this work the fire does not bring it back';
+  const how = a.strokes ? `${a.strokes} ${a.strokes === 1 ? 'stroke' : 'strokes'}` : `about ${span(a.seconds!)}`;
+  const back = a.back < 3600 ? `back in about ${span(a.back)}` : 'and at this work the fire does not bring it back';
   return `${a.feed[0]!.toUpperCase()}${a.feed.slice(1)}, ${how}: glass ${printGlass(a.glass.from)} to ${printGlass(a.glass.to)}, needle ${mark(a.pressure.from, 'pressure')} to ${mark(Math.max(0, a.pressure.to), 'pressure')}, ${back}.`;
 };
 export const doneWords = (d: FeedDone): string => {
