@@ -82,6 +82,7 @@
   }
   .who a {
     color: var(--ink);
+    padding: 8px 0;
   }
   .club {
     font-size: 0.9375rem;

@@ -73,7 +73,10 @@
   }
   p span {
     font-size: 0.9375rem;
+    line-height: 1;
     color: var(--ink2);
+    white-space: normal;
+    min-width: 0;
   }
   .low-water {
     background: var(--act-solid);
