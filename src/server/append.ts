@@ -108,6 +108,7 @@ export async function appendEntries(member: Member, sentTo: string, sent: readon
     const kept = await keepersRefused(
       tx,
       club,
+      log,
       entries.filter((e) => log.entries.every((known) => known.id !== e.id))
     );
     const { taken, refused } = judge(
@@ -145,12 +146,18 @@ async function filedIn(tx: Tx, club: string, sentTo: string): Promise<string> {
 }
 
 /** An engine goes to a member who may keep one; by a sign-in name that is theirs, where it is not their own device that says so. */
-async function keepersRefused(tx: Tx, club: string, entries: readonly Entry[]): Promise<Appended['refused'][number][]> {
+async function keepersRefused(tx: Tx, club: string, log: Log, entries: readonly Entry[]): Promise<Appended['refused'][number][]> {
   const handed = entries.filter((e) => e.kind === 'handover' || e.kind === 'taken');
   if (!handed.length) return [];
   const members = await tx<{ name: string; signIn: string; roles: Member['roles'] }[]>`
     select name, sign_in, roles from member where club_id = ${club} and left_at is null`;
+  const isTheirs = (name: string, signIn: string) => members.some((m) => m.name === name && m.signIn === signIn.trim().toLowerCase());
   return handed.flatMap(({ id, ...entry }) => {
+    // Who keeps it by then: what comes in one batch has not been folded.
+    const before = handed.filter((e) => e.kind === 'taken' && e.at <= entry.at && e.id !== id).at(-1);
+    const keeper = before?.kind === 'taken' ? before.body.name : log.state.keeper;
+    if (entry.kind === 'handover' && entry.body.signIn !== undefined && !isTheirs(keeper, entry.body.signIn))
+      return [{ id, field: 'body.signIn', sentence: `${keeper} does not sign in as “${entry.body.signIn}”.` }];
     const refusal =
       entry.kind === 'handover'
         ? !members.some((m) => m.name === entry.body.to && allowed(m, 'sign as keeper')) && {
@@ -159,7 +166,7 @@ async function keepersRefused(tx: Tx, club: string, entries: readonly Entry[]): 
           }
         : entry.kind === 'taken' &&
           entry.body.signIn !== undefined &&
-          !members.some((m) => m.name === entry.body.name && m.signIn === entry.body.signIn!.trim().toLowerCase()) && {
+          !isTheirs(entry.body.name, entry.body.signIn) && {
             field: 'body.signIn',
             sentence: `${entry.body.name} does not sign in as “${entry.body.signIn}”.`
           };

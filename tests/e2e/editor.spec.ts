@@ -26,18 +26,28 @@ interface Left {
 }
 
 const fieldsOf = (panel: Locator) => panel.locator('input:not([type=checkbox]):visible, select:visible, label.bx--checkbox-label');
-const labelOf = (field: Locator) =>
-  field.evaluate((e) => (e as HTMLInputElement).labels?.[0]?.innerText.trim() ?? e.textContent?.trim() ?? '');
-const reading = (field: Locator) =>
-  field.evaluate((e) => {
-    if (e instanceof HTMLSelectElement) return e.selectedOptions[0]!.label;
-    if (e instanceof HTMLLabelElement) return String((e.control as HTMLInputElement).checked);
-    return (e as HTMLInputElement).value;
-  });
+/** What a field is, asked at once: a page is asked some hundreds of times. */
+const about = (e: Element) => {
+  const was =
+    e instanceof HTMLSelectElement
+      ? e.selectedOptions[0]!.label
+      : e instanceof HTMLLabelElement
+        ? String((e.control as HTMLInputElement).checked)
+        : (e as HTMLInputElement).value;
+  const { maxLength } = e as HTMLInputElement;
+  return {
+    label: (e as HTMLInputElement).labels?.[0]?.innerText.trim() ?? e.textContent?.trim() ?? '',
+    was,
+    kind: e.tagName,
+    options: e instanceof HTMLSelectElement ? [...e.options].map((o) => o.label).filter((o) => o !== was) : [],
+    isCase: e instanceof HTMLSelectElement && e.closest('fieldset')?.querySelector(':scope > .case') != null && !e.closest('.case'),
+    isNumber: !maxLength || maxLength < 0
+  };
+};
+const reading = async (field: Locator) => (await field.evaluate(about)).was;
 
 /** Changes a field as a hand would, and leaves it. */
-async function change(page: Page, field: Locator, to: string) {
-  const tag = await field.evaluate((e) => e.tagName);
+async function change(field: Locator, tag: string, to: string) {
   if (tag === 'SELECT') await field.selectOption({ label: to });
   else if (tag === 'LABEL') await field.click();
   else {
@@ -56,27 +66,13 @@ async function changeAll(page: Page): Promise<{ left: Left[]; stuck: string[] }>
     const fields = fieldsOf(panel);
     for (let nth = 0; nth < (await fields.count()); nth++) {
       const field = fields.nth(nth);
-      const label = await labelOf(field);
-      const was = await reading(field);
-      const kind = await field.evaluate((e) => e.tagName);
+      const { label, was, kind, options: others, isCase, isNumber } = await field.evaluate(about);
       // What another kind of boiler or fire asks is asked of another engine.
-      if (
-        kind === 'SELECT' &&
-        (await field.evaluate((e) => e.closest('fieldset')?.querySelector(':scope > .case') != null && !e.closest('.case')))
-      )
-        continue;
-      const options =
-        kind === 'SELECT'
-          ? (await field.evaluate((e) => [...(e as HTMLSelectElement).options].map((o) => o.label))).filter((o) => o !== was)
-          : kind === 'LABEL'
-            ? ['other']
-            : triesFor(
-                was,
-                (await field.evaluate((e) => !(e as HTMLInputElement).maxLength || (e as HTMLInputElement).maxLength < 0)) as boolean
-              );
+      if (isCase) continue;
+      const options = kind === 'SELECT' ? others : kind === 'LABEL' ? ['other'] : triesFor(was, isNumber);
       let stands = false;
       for (const option of options) {
-        await change(page, field, option);
+        await change(field, kind, option);
         if ((await wrong()).length === 0) {
           stands = true;
           break;
@@ -84,7 +80,7 @@ async function changeAll(page: Page): Promise<{ left: Left[]; stuck: string[] }>
       }
       if (!stands) {
         stuck.push(`${tab}: ${label}`);
-        await change(page, field, was);
+        await change(field, kind, was);
         expect(await wrong(), `${tab}: ${label} goes back to what it was`).toEqual([]);
       }
       left.push({ tab, nth, label, reads: await reading(field) });

@@ -117,6 +117,23 @@ test('public running is judged: feeds, a fault, the release with what was not te
   await jory.getByRole('button', { name: 'They have it' }).click();
   await expect(wenna.locator('footer')).toContainText('Keeper Wenna', { timeout: 8000 });
 
+  // She offers it again on his device, by her own sign-in name; and he gives it back.
+  await jory.getByRole('button', { name: 'hand over' }).click();
+  const sheet = jory.locator('.bx--modal.is-visible');
+  await sheet.getByLabel('Who takes it').selectOption({ label: 'Jory Quillfeather' });
+  await expect(sheet.getByRole('button', { name: 'Offer it' })).toBeDisabled();
+  const asHim = { to: 'Jory Quillfeather', next: 'oil', offered: true, signIn: 'jory' };
+  expect((await tell(jory, id, 'handover', asHim)).said.sentence).toContain('Wenna Thrale does not sign in as “jory”');
+  await sheet.getByLabel('On this device: Wenna Thrale signs in as').fill('wenna');
+  await sheet.getByRole('button', { name: 'Offer it' }).click();
+  await jory.getByRole('button', { name: 'I have it' }).click();
+  await expect(wenna.locator('footer')).toContainText('Keeper Jory', { timeout: 8000 });
+  await jory.getByRole('button', { name: 'hand over' }).click();
+  await sheet.getByLabel('Who takes it').selectOption({ label: 'Wenna Thrale' });
+  await sheet.getByRole('button', { name: 'Offer it' }).click();
+  await wenna.getByRole('button', { name: 'I have it' }).click();
+  await expect(wenna.locator('footer')).toContainText('Keeper Wenna', { timeout: 8000 });
+
   // Signed, the record names each keeper and what was not tested.
   await wenna.getByRole('button', { name: 'Sign and close' }).first().click();
   await wenna.getByRole('button', { name: 'Sign', exact: true }).click();

@@ -116,10 +116,13 @@ function notBorneOut(entry: Entry, { state, context }: Log): NotEntered | undefi
 function handingOver(entry: Entry, { state }: Log, { name, may }: Maker): NotEntered | undefined {
   const { keeper, offer } = state;
   if (entry.kind === 'handover') {
-    const { to, offered } = entry.body;
+    const { to, offered, signIn } = entry.body;
     if (!offered) return { field: 'body.offered', sentence: 'It is offered first, and theirs when they have taken it: say “offered”.' };
-    if (name !== keeper && !may('clear a bar'))
-      return { field: 'kind', sentence: `${keeper} keeps it: only they, an owner, a steward or an examiner hand it over.` };
+    if (name !== keeper && signIn === undefined && !may('clear a bar'))
+      return {
+        field: 'kind',
+        sentence: `${keeper} keeps it: only they hand it over, on their own device or by their sign-in name on this one, an owner, a steward or an examiner.`
+      };
     return to === keeper ? { field: 'body.to', sentence: `${keeper} has it already.` } : undefined;
   }
   if (entry.kind !== 'taken') return undefined;

@@ -147,6 +147,8 @@ describe('handed over', () => {
     expect(asked([], offer, wenna)).toBeUndefined();
     expect(asked([], offer, pim)).toContain('Wenna keeps it');
     expect(asked([], offer, maker('Pim', 'clear a bar'))).toBeUndefined();
+    // The keeper stands beside it, at another’s device.
+    expect(asked([], [1, 'handover', { to: 'Jory', next: 'oil', offered: true, signIn: 'wenna' }], pim)).toBeUndefined();
     expect(asked([], [1, 'handover', { to: 'Wenna', next: 'x', offered: true }], wenna)).toBe('Wenna has it already.');
     expect(asked([], [1, 'handover', { to: 'Jory', next: 'x' }], wenna)).toContain('offered first');
     expect(asked([], [2, 'taken', { name: 'Jory' }], jory)).toContain('not being handed over');

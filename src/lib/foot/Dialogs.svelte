@@ -37,7 +37,7 @@
     {people}
     keeper={foot.state.keeper}
     {next}
-    onhand={(to, due) => foot.record('handover', { to, next: due, offered: true })}
+    onhand={(to, due, signIn) => foot.record('handover', { to, next: due, offered: true, ...(signIn ? { signIn } : {}) })}
     onclose={shut}
   />
 {:else if open === 'sign'}

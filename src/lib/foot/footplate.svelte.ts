@@ -130,6 +130,7 @@ export class Footplate {
     this.me = member.name;
     this.#detail = member.cards;
     this.#day = { water, ...(plan ? { wants: plan.wants } : {}) };
+    this.mayHandOn = rights.includes('clear a bar');
     this.#maker = { name: member.name, may: (right) => rights.includes(right) };
     this.#time = ticking(now, 1000);
     $effect(() => {
@@ -156,6 +157,8 @@ export class Footplate {
     this.steaming.recordAll(made);
     return true;
   };
+  /** Whether whoever is signed in here may hand on what another keeps. */
+  readonly mayHandOn: boolean;
   /** Why it may not be signed for now, by whoever is signed in here; undefined when it may. */
   readonly signRefused = $derived.by(() => {
     const sign = { kind: 'sign', body: { as: 'keeper', name: this.me }, id: '', at: isoOf(this.now), by: this.me, source: 'person' };

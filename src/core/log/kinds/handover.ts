@@ -4,6 +4,7 @@ import type { KindOf } from './kind';
 const fields = group('Hand over', {
   to: text('To whom', 1, 120),
   next: text('What is next due', 1, 300),
+  signIn: optional(text('Signs in as', 1, 60, 'Of whoever keeps it, where they offer it on another’s device.')),
   offered: optional(flag('Until it is taken', 'It is with its keeper until the other has said that they have it.'))
 });
 export type Handover = Infer<typeof fields>;
