@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { desk, phone } from './foot';
-import { comeInAs } from './people';
+import { comeInAs, openEngine } from './people';
 
 for (const [name, options] of [
   ['a desk', desk],
@@ -10,13 +10,15 @@ for (const [name, options] of [
     const context = await browser.newContext(options);
     const page = await context.newPage();
     await comeInAs(page, 'wenna');
-    await page.goto('/logbook');
+    // From its engine's page: the Logbook's first page is filled by whatever else was tried.
+    await openEngine(page, 'Little Bittern');
     await page
-      .locator('tr', { hasText: 'Little Bittern' })
-      .filter({ hasText: 'Public running' })
+      .getByRole('row', { name: /Public running/ })
       .first()
-      .locator('a[href^="/records/"]')
+      .getByRole('link')
+      .first()
       .click();
+    await page.waitForURL(/\/records\//);
     await page.getByRole('link', { name: 'Once more, minute by minute' }).click();
     const slider = page.getByRole('slider', { name: 'Moment of the day' });
     const log = page.getByRole('list', { name: 'Log, newest first' });

@@ -113,7 +113,7 @@ for (const [name, options] of [
     await page.reload();
     await logged(page, /1(1\d|20|21) turns a minute/);
     await logged(page, /Injector picks up: [12]\.\d s/);
-    await logged(page, /Laps counted from here, 300(,000)? m?m each/);
+    await logged(page, /Laps counted from here, 300\sm each/);
     await context.close();
   });
 
