@@ -31,6 +31,10 @@ try {
   const page = context.pages()[0]!;
   await signInAs(page, url, 'wenna');
   await page.goto(`${url}/`);
+  // What the worker keeps is asked for at rest, of a server that is elsewhere: here it shares the processor.
+  await page.waitForFunction(async () => (await (await caches.open('joram-pages')).match('/bench/__data.json')) !== undefined, undefined, {
+    timeout: 60_000
+  });
   const path_ = async (start: string) => (await page.locator(`a[href^="${start}"]`).first().getAttribute('href'))!;
   const footplate = await path_('/footplate/');
   const sheet = await path_('/day/');

@@ -45,10 +45,15 @@ async function keep(key: string, answer: Response): Promise<void> {
 /** How long what is kept of a page is good while there is a connection, ms. */
 const good = 10 * 60_000;
 
+/** The server said when it answered; the worker itself is forgotten between two of them. */
+async function isFresh(key: string): Promise<boolean> {
+  const kept = await caches.match(key, { cacheName: pages });
+  return kept !== undefined && Date.now() - Date.parse(kept.headers.get('date') ?? '') < good;
+}
+
 /** Keeps the whole of what a page is told, unless that was done lately. */
 async function freshen(key: string): Promise<void> {
-  const kept = await (await caches.open(pages)).match(key);
-  if (kept && Date.now() - Date.parse(kept.headers.get('date') ?? '') < good) return;
+  if (await isFresh(key)) return;
   const answer = await fetch(key).catch(() => undefined);
   if (answer) await keep(key, answer);
 }
@@ -107,11 +112,13 @@ self.addEventListener('fetch', (event) => {
   else if (key && (isAnswer(key) || url.pathname.endsWith('/__data.json'))) event.respondWith(answered(event, key));
 });
 
-let sweptAt = 0;
+/** What is asked for last: where it is fresh, so is the rest. */
+const last = '/bench/__data.json';
 let sweeping: Promise<void> | undefined;
 
 /** Asks for all that a day without a connection needs, one after the other, so that nobody else waits for it. */
 async function sweep(): Promise<void> {
+  if (await isFresh(last)) return;
   const ask = async (path: string): Promise<Response | undefined> => {
     const answer = await fetch(path).catch(() => undefined);
     if (!answer?.ok || answer.redirected) return undefined;
@@ -122,16 +129,15 @@ async function sweep(): Promise<void> {
   // Nobody is signed in, or there is no connection.
   if (!book || !(await ask(emptyPage)) || !(await ask(whoIsIn))) return;
   for (const path of wanted((await book.json()) as KeptBook)) await (isAnswer(path) ? ask(path) : freshen(path));
-  sweptAt = Date.now();
 }
 
 self.addEventListener('message', (event) => {
   // Signing out leaves no club's pages on the device.
-  if (event.data === 'forget pages') event.waitUntil(caches.delete(pages).then(() => (sweptAt = 0)));
+  if (event.data === 'forget pages') event.waitUntil(caches.delete(pages));
   if (event.data === 'take over') event.waitUntil(self.skipWaiting());
   // A page that came before the worker did.
   if (event.data === 'keep this' && event.source instanceof WindowClient) event.waitUntil(keepPage(new URL(event.source.url)));
-  if (event.data === 'keep' && Date.now() - sweptAt > good) event.waitUntil((sweeping ??= sweep().finally(() => (sweeping = undefined))));
+  if (event.data === 'keep') event.waitUntil((sweeping ??= sweep().finally(() => (sweeping = undefined))));
 });
 
 // A warning on a locked screen leads to its Footplate.
