@@ -68,10 +68,17 @@ async function keepPage(url: URL): Promise<void> {
   if (document) await freshen(document);
 }
 
+/** What a server that is away answers through a proxy is no answer. */
+async function asked(request: Request): Promise<Response> {
+  const answer = await fetch(request);
+  if ([502, 503, 504].includes(answer.status)) throw new TypeError(`The server is away (${answer.status}).`);
+  return answer;
+}
+
 /** What a page asks for: the server's answer, and without one what was kept of it. */
 async function answered(event: FetchEvent, key: string): Promise<Response> {
   try {
-    const answer = await fetch(event.request);
+    const answer = await asked(event.request);
     // A document is whole; of a page's data only what it lacked may have been asked for.
     event.waitUntil(isAnswer(key) ? keep(key, answer.clone()) : keepPage(new URL(event.request.url)));
     return answer;
@@ -86,7 +93,7 @@ async function answered(event: FetchEvent, key: string): Promise<Response> {
 async function navigated(event: FetchEvent, url: URL): Promise<Response> {
   const key = keyOf(url);
   try {
-    const answer = await fetch(event.request);
+    const answer = await asked(event.request);
     if (answer.ok && !answer.redirected) event.waitUntil(keepPage(url));
     return answer;
   } catch (problem) {
@@ -121,6 +128,8 @@ async function sweep(): Promise<void> {
   if (await isFresh(last)) return;
   const ask = async (path: string): Promise<Response | undefined> => {
     const answer = await fetch(path).catch(() => undefined);
+    // Whoever was signed in is not any more: put out, or by another's hand.
+    if (answer?.status === 401) await caches.delete(pages);
     if (!answer?.ok || answer.redirected) return undefined;
     await keep(path, answer.clone());
     return answer;

@@ -106,6 +106,9 @@ test('begun, run, handed over, signed and shown without a network, and delivered
   await startHere(page, 'once more');
   await page.waitForURL(/\/footplate\//);
   await expect(page.locator('.entries')).toContainText('once more (Open fault: a stay weeps');
+  // A page of the office is not kept, and Joram says so itself.
+  await page.goto('/members');
+  await expect(page.getByRole('heading', { name: 'This page is not kept on this device.' })).toBeVisible();
   await visit(page, `/records/${id}`);
   await context.setOffline(false);
   type Kept = { endedAt: string | null; entries: { id: string; body: { text?: string } }[] };

@@ -1,7 +1,7 @@
 import { browser } from '$app/environment';
 import { type Carried, carriedOver, type Context, type Entry, fold, type Summary, summarise } from '$core/log';
 import type { DayPlan, Known } from '$core/plan';
-import { error } from '@sveltejs/kit';
+import { error, redirect } from '@sveltejs/kit';
 import { heardOf } from '../outbox/heard';
 import { deviceStore } from '../outbox/store';
 import { begunHere } from './begun';
@@ -40,12 +40,14 @@ type Fetch = typeof globalThis.fetch;
  * What the server says of it; or, where that does not answer, what the worker has kept of its last answer (it answers in the server's
  * place), or what was begun here.
  */
-export async function openedSteaming(fetch: Fetch, id: string): Promise<OpenedSteaming> {
+export async function openedSteaming(fetch: Fetch, id: string, at = `/footplate/${id}`): Promise<OpenedSteaming> {
   const here = browser ? await begunHere(id) : undefined;
   const answer = await fetch(`/api/steamings/${id}`).catch(() => undefined);
   if (answer?.ok) return answer.json();
   // The server does not know it before it has been delivered.
   if (here && (!answer || answer.status === 404)) return { ...here.opened, now: Date.now() };
+  // A session that is over, on a page that was opened in time.
+  if (answer?.status === 401) redirect(303, `/sign-in?then=${encodeURIComponent(at)}`);
   if (!answer)
     error(503, {
       message: 'There is no connection, and this device has not heard this steaming.',
@@ -58,7 +60,7 @@ export async function openedSteaming(fetch: Fetch, id: string): Promise<OpenedSt
 
 /** One that has ended, with what is listed of it; nothing while it is under way. One that was signed here and not delivered has ended here. */
 export async function openedRecord(fetch: Fetch, id: string) {
-  const opened = await openedSteaming(fetch, id);
+  const opened = await openedSteaming(fetch, id, `/records/${id}`);
   const listed = (of: OpenedSteaming, summary: Summary, carried: readonly Carried[]) => ({ ...of, summary, carried });
   if (opened.endedAt) return listed(opened, opened.summary!, opened.carried!);
   if (!browser) return undefined;
