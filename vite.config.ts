@@ -1,4 +1,3 @@
-import { availableParallelism } from 'node:os';
 import { sveltekit } from '@sveltejs/kit/vite';
 import { optimizeCss } from 'carbon-preprocess-svelte';
 import { PurgeCSS } from 'purgecss';
@@ -85,8 +84,6 @@ export default defineConfig({
     exclude: [...configDefaults.exclude],
     environment: 'node',
     // Properties and a whole demo told take seconds on a busy small machine; nothing is timed here.
-    // On two processors one alone would work through them all.
-    maxWorkers: Math.max(2, availableParallelism() - 1),
     testTimeout: 60_000,
     hookTimeout: 60_000
   }

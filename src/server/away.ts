@@ -100,7 +100,7 @@ export async function takeAway(member: Member, id: string, sent: BegunAway): Pro
       values (${club}, ${id}, ${sent.engine}, ${member.id}, ${sent.purpose || (plan?.purpose ?? '')}, ${when.at}, ${json(tx, engine.fitOut)},
         ${json(tx, sent.procedure)}, ${override && json(tx, override)}, ${json(tx, sent.begun)}, ${json(tx, away)}, ${engine.beside},
         ${plan?.plan ? json(tx, plan.plan) : null}, ${plan?.planned ? json(tx, plan.planned) : null}, ${plan?.wantedAt ?? null})`;
-    const said = { book: Math.max(0, (Date.parse(when.at) - Date.parse(sent.book)) / 1000) };
+    const said = { book: Math.max(0, Math.round((Date.parse(when.at) - Date.parse(sent.book)) / 1000)) };
     const entries = [
       { entry_id: sent.entry, kind: 'away', body: json(tx, said) },
       ...(override

@@ -71,7 +71,7 @@ export async function beginHere(asked: AskedHere): Promise<void> {
   const entry: EntryOf<'away'> = {
     id: newHereId(),
     kind: 'away',
-    body: { book: Math.max(0, (Date.parse(when.at) - Date.parse(book.at)) / 1000) },
+    body: { book: Math.max(0, Math.round((Date.parse(when.at) - Date.parse(book.at)) / 1000)) },
     ...made
   };
   const override: EntryOf<'override'> | undefined =
