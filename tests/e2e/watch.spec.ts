@@ -108,7 +108,7 @@ for (const [name, options] of [
     await laps.click();
     await expect(laps).toContainText('1');
     await expect(sheet).toContainText('touched twice?');
-    await expect(sheet).toContainText(/Last 0:0[12], .*km\/h; of 1 the mean/);
+    await expect(sheet).toContainText(/Last 0:0[12], .*km\/h\. Mean of 1: 0:0[12]/);
     await page.keyboard.press('Escape');
     await page.reload();
     await logged(page, /1(1\d|20|21) turns a minute/);

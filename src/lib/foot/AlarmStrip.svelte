@@ -26,7 +26,8 @@
     return {
       title: worst ? `${foot.fitOut.name}: ${text(worst.what)}` : `${foot.fitOut.name} in steam`,
       body: worst ? `${text(worst.first)} ${read}` : read || 'Nothing read yet',
-      loud: worst !== undefined && !worst.ack
+      // As it is heard here: what is to be looked at is silent while its sound is off.
+      loud: worst !== undefined && !worst.ack && (worst.rank === 'act now' || muted === 0)
     };
   });
   $effect(() => void foot.notices.tell(notice));

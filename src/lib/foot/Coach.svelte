@@ -19,7 +19,7 @@
   // Ages are in minutes: nothing is worked out anew each second.
   const minute = $derived(Math.floor(now / 15_000) * 15_000);
   const feed = $derived(of === 'fire' ? undefined : feedAhead(watch.view, minute));
-  const done = $derived(of === 'fire' ? undefined : feedDone(watch.view));
+  const done = $derived(of === 'fire' || brief ? undefined : feedDone(watch.view));
   const fire = $derived(of === 'feed' ? undefined : fireAhead(watch.view, minute));
 </script>
 
@@ -27,7 +27,7 @@
   <div class="coach" aria-label="Feed and fire">
     {#if feed}<p><strong>{feed.now ? 'Feed now.' : 'Not yet.'}</strong> {printMarks(feed.why, units)}</p>
       {#if !brief}<p class="second">{printMarks(aheadWords(feed), units)}</p>{/if}{/if}
-    {#if done && !brief}<p class="second">{done.feed}, last: {printMarks(doneWords(done), units)}</p>{/if}
+    {#if done}<p class="second">{done.feed}, last: {printMarks(doneWords(done), units)}</p>{/if}
     {#if fire}<p><strong>Fire.</strong> {printMarks(fireWords(fire, minute), units)}</p>{/if}
   </div>
 {/if}

@@ -70,7 +70,7 @@
   </button>
   {#if laps && last !== undefined && mean !== undefined}
     <p>
-      Last {leftOn(last * 1000)}, {kmh(last)}; of {laps.times.length} the mean {leftOn(mean * 1000)}, {kmh(mean)}. {inAll!.toFixed(1)} km in all.
+      Last {leftOn(last * 1000)}, {kmh(last)}. Mean of {laps.times.length}: {leftOn(mean * 1000)}, {kmh(mean)}. {inAll!.toFixed(1)} km in all.
       {#if before && before.length === laps.length}On its last day {leftOn(before.time * 1000)}.{/if}
     </p>
   {/if}

@@ -39,7 +39,8 @@
     asked = true;
     await look();
   }
-  const waiting = $derived(waitingHere().waiting.length);
+  const view = $derived(waitingHere());
+  const left = $derived(view.waiting.length + view.aside.length + view.others.length);
   const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(1)} MB`;
   /** The word for a number of them. */
   const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
@@ -62,7 +63,9 @@
         {count(kept.logs, 'log')}{#if kept.size}, {megabytes(kept.size)} with the application{/if}.
       {:else}Nothing yet: leave a page open for half a minute where there is a connection.{/if}
     </p>
-    <p>{waiting ? `${count(waiting, 'entry', 'entries')} not delivered yet.` : 'All entries are delivered.'}</p>
+    <p>
+      {#if left}<a href="/waiting">{count(left, 'entry', 'entries')} not delivered yet</a>.{:else}What was made here has been delivered.{/if}
+    </p>
     {#if kept.persisted}<p class="second">The browser has promised not to clear it away by itself.</p>
     {:else}
       <p class="second">

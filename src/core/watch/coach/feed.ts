@@ -5,6 +5,7 @@ import { dip } from '../../sums';
 import { mark, printGlass, psi } from '../../units';
 import { feedsNow, feedWords } from '../feeds';
 import type { View } from '../rule';
+import { catches } from './fire';
 import { falls, trendOf } from '../trend';
 import { inSteam, lately, minute, ms, perGlass, usesNow } from '../view';
 
@@ -42,8 +43,8 @@ export interface FeedDone {
 const [little, most] = [0.04, 0.12];
 /** Air about the boiler, K. */
 const air = 288.15;
-/** A charge takes about so long to be alight, ms; and a fire that was seen is that of then for so long. */
-const [alightIn, seenFor] = [3 * minute, 6 * minute];
+/** A fire that was seen is that of then for so long, ms. */
+const seenFor = 6 * minute;
 /** Older than this a needle or a glass says nothing of a feed now, ms. */
 const stale = 8 * minute;
 
@@ -75,8 +76,17 @@ function alone({ plant }: View, look: Look, kg: number): number {
   return look.gauge - dip(slug, { plant }).after;
 }
 
-/** The feeds of the last three quarters of an hour that can be judged, oldest first. */
-function toldOf(view: View): Told[] {
+const judged = new WeakMap<View, readonly Told[]>();
+/** The feeds of the last three quarters of an hour that can be judged, oldest first; worked once for each entry. */
+function toldOf(view: View): readonly Told[] {
+  const kept = judged.get(view);
+  if (kept) return kept;
+  const told = judge(view);
+  judged.set(view, told);
+  return told;
+}
+
+function judge(view: View): Told[] {
   const { fed, needle, looks } = view;
   return fed.flatMap((f) => {
     const { from, to } = f;
@@ -91,7 +101,7 @@ function toldOf(view: View): Told[] {
   });
 }
 
-/** What the fire gives meanwhile is not known before a feed has shown it: of what a slug takes by itself, about two thirds are seen. */
+/** What the fire gives meanwhile is not known before a feed has shown it: of what a slug takes by itself, two thirds on days of our own model. */
 const usualShare = 0.66;
 /** As much as two feeds of ten psi. */
 const usualWeight = psi(20);
@@ -117,7 +127,8 @@ function moment(view: View, look: Look, gauge: number, to: number, from: number)
   const reads = lately(needle, at, 10).slice(-3);
   if (gauge < 0.75 * wp && falls(trendOf(reads, psi(1))))
     return { now: false, why: 'The needle falls: bring the fire round first, and feed when it rises.' };
-  if (f.fire.with === 'solid') {
+  if (plant.fire.with === 'solid') {
+    const alightIn = catches(plant.fire.lump);
     const { fuelAt } = state.fire;
     const { 'fire bright': bright, 'fire dull': dull, 'coal alight': alight } = state.seen;
     const fresh = (when: string | undefined) => (when !== undefined && at - ms(when) < seenFor ? when : '');
@@ -147,6 +158,8 @@ export function feedAhead(view: View | undefined, now: number): FeedAhead | unde
   const given = feed && plant.feeds.find((x) => x.name === feed.name);
   if (!feed || !given || !(given.rate > 0)) return undefined;
   const gauge = pressure.value;
+  // One that gives water already is watched, and no other is asked for.
+  if (view.fed.some((x) => x.to === undefined && x.rate > 0)) return undefined;
   const { lowest, ceiling } = f.levels;
   const wanted = (lowest + ceiling) / 2 - look.glass;
   // Water enough: the next feed is not yet.

@@ -13,15 +13,17 @@ export interface FireAhead {
   readonly lasts: number;
   /** The last charge is still to catch. */
   readonly alight: boolean;
-  /** What stands against more fuel, or for another way with it. */
+  /** What stands for another way with the next charge. */
   readonly but?: string;
+  /** Why none is to be put on for now. */
+  readonly hold?: string;
 }
 
 /** Of a bed, in lumps: what a charge lays on it, little and often or built up, and what may burn of it before it is too thin. */
 const layer = { little: 0.6, build: 1.5 } as const;
 const mayBurn = 3;
 /** A charge takes about so long to catch, ms, by how large its lumps are, m: three minutes for a nut. */
-const catches = (lump: number) => Math.min(8, Math.max(2, 3 * (lump / 0.015) ** 0.5)) * minute;
+export const catches = (lump: number): number => Math.min(8, Math.max(2, 3 * (lump / 0.015) ** 0.5)) * minute;
 /** What was seen longer ago is not so any more, ms. */
 const seenFor = 5 * minute;
 
@@ -44,22 +46,22 @@ export function fireAhead(view: View | undefined, now: number): FireAhead | unde
   const hot = state.pressure && state.pressure.value >= 0.97 * f.workingPressure && now - ms(state.pressure.at) < seenFor;
   const but = lately(black)
     ? 'Black smoke: less at a time, drier, and the door a crack until it clears.'
-    : hot
-      ? 'It is near blowing off: no fuel yet. Feed if there is room.'
-      : lately(dull) > (bright ?? '')
-        ? 'It was dull when it was looked at: open it with the pricker, and fuel only where it is bright.'
-        : undefined;
+    : lately(dull) > (bright ?? '')
+      ? 'It was dull when it was looked at: open it with the pricker, and fuel only where it is bright.'
+      : undefined;
   return {
     due: ms(fuelAt) + (charge / burns) * 1000,
     charge,
     lasts: ms(fuelAt) + (lumps(mayBurn) / burns) * 1000,
     alight,
-    ...(but ? { but } : {})
+    ...(but ? { but } : {}),
+    ...(hot ? { hold: 'It is near blowing off: no fuel yet.' } : {})
   };
 }
 
 /** In words, marked for the reader's units. */
-export function fireWords({ due, charge, lasts, alight, but }: FireAhead, now: number): string {
+export function fireWords({ due, charge, lasts, alight, but, hold }: FireAhead, now: number): string {
+  if (hold) return hold;
   const in_ = (at: number) => mark(Math.max(60, Math.round((at - now) / minute) * 60), 'time');
   if (!alight) return `The last charge is to be alight before the next.${but ? ` ${but}` : ''}`;
   const next = due > now + minute ? `Next charge in about ${in_(due)}` : 'A charge is due';
