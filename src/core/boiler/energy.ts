@@ -32,6 +32,10 @@ export function energyTable(vessel: Vessel, water: number, from = tableFrom, to 
   return table;
 }
 
+/** Energy of water, its steam and the metal at one temperature, J: a row of the table where no more than that is asked. @param water kg @param T K */
+export const energyHeld = (vessel: Vessel, water: number, T: number): number =>
+  energyOf(vessel, { water, air: 0, energy: 0, T, p: 0, liquid: 0, steam: 0, liquidVolume: 0, space: 0 });
+
 /** Energy at a temperature, J. */
 export function energyAt(t: EnergyTable, T: number): number {
   const x = Math.min(t.energy.length - 1.000001, Math.max(0, T - t.from));

@@ -1,4 +1,4 @@
-import { boilerShape, type FitOut, shellGrowth } from '../engine';
+import { type BoilerShape, boilerShape, type FitOut, shellGrowth } from '../engine';
 import { Refusal } from '../units';
 
 /**
@@ -28,6 +28,36 @@ export const specificHeat = { copper: 390, brass: 380, steel: 490 } as const;
 const rows = 400;
 
 /**
+ * The height under which a volume lies, m: by false position, as a boiler’s volume is nearly straight over a row and has corners.
+ * @param from where it cannot lie under, m
+ */
+function heightOf({ volume, top }: BoilerShape, wanted: number, from: number): number {
+  let [a, step] = [from, (top - from) / rows];
+  let b = Math.min(top, a + step);
+  let [fa, fb] = [volume(a) - wanted, volume(b) - wanted];
+  while (fb < 0 && b < top) {
+    [a, fa, step] = [b, fb, 2 * step];
+    b = Math.min(top, a + step);
+    fb = volume(b) - wanted;
+  }
+  // An end that stays put weighs half from its second time on (Illinois), so that both close in.
+  let stays: 'a' | 'b' | undefined;
+  while (fb > fa && b - a > 1e-10) {
+    const x = (a * fb - b * fa) / (fb - fa);
+    const f = volume(x) - wanted;
+    if (Math.abs(f) < 1e-12 * wanted || x <= a || x >= b) return x;
+    if (f < 0) {
+      [a, fa, fb] = [x, f, stays === 'b' ? fb / 2 : fb];
+      stays = 'b';
+    } else {
+      [b, fb, fa] = [x, f, stays === 'a' ? fa / 2 : fa];
+      stays = 'a';
+    }
+  }
+  return b;
+}
+
+/**
  * The vessel of an engine.
  * @param metal J/K and @param loss W/K: from `plant`, where they have their working
  */
@@ -35,21 +65,10 @@ export function vesselOf(fitOut: FitOut, metal: number, loss: number): Vessel {
   const shape = boilerShape(fitOut.boiler);
   const heights = new Float64Array(rows + 1);
   // One sweep upward: the volume is monotone, so each row begins where the last one ended.
-  let [low, volume] = [shape.bottom, 0];
-  for (let i = 1; i <= rows; i++) {
-    const wanted = (shape.total * i) / rows;
-    let [a, b] = [low, shape.top];
-    for (let n = 0; n < 40; n++) {
-      const middle = (a + b) / 2;
-      if (shape.volume(middle) < wanted) a = middle;
-      else b = middle;
-    }
-    low = (a + b) / 2;
-    volume = wanted;
-    heights[i] = low;
-  }
+  let low = shape.bottom;
+  for (let i = 1; i <= rows; i++) heights[i] = low = heightOf(shape, (shape.total * i) / rows, low);
   heights[0] = shape.bottom;
-  if (!(volume > 0)) throw new Refusal('boiler', 'This boiler has no room for water: look at its dimensions.');
+  if (!(shape.total > 0)) throw new Refusal('boiler', 'This boiler has no room for water: look at its dimensions.');
   const [glass] = fitOut.glasses;
   return {
     room: shape.total,

@@ -133,8 +133,11 @@ function partsAt(before: Log, log: Log): number {
   return place;
 }
 
-/** Watches a log. @param before the watch of the log before it: what has not changed is not watched again */
-export function watching(log: Log, before?: Watch): Watch {
+/** So many entries are watched in a row before somebody else may have a turn. */
+const inRow = 12;
+
+/** Watches a log, a few entries at a time: a page that opens on a long one can be touched between them. */
+export function* watchingOn(log: Log, before?: Watch): Generator<undefined, Watch> {
   const same = before && before.log.context === log.context ? partsAt(before.log, log) : 0;
   if (before && same === log.entries.length && same === before.log.entries.length) return { ...before, log };
   const goesOn = before !== undefined && same === before.log.entries.length && same > 0;
@@ -148,8 +151,18 @@ export function watching(log: Log, before?: Watch): Watch {
     for (; next <= stood.place; next++) if (next % stride === 0 && marks.length === next / stride) marks.push(kept);
     view = viewOf(log, stood);
     kept = step(kept, view, stood.entry);
+    if (stood.place % inRow === 0) yield;
   }
   return { log, view, marks, ...kept };
+}
+
+/** Watches a log. @param before the watch of the log before it: what has not changed is not watched again */
+export function watching(log: Log, before?: Watch): Watch {
+  const parts = watchingOn(log, before);
+  for (;;) {
+    const part = parts.next();
+    if (part.done) return part.value;
+  }
 }
 
 /** By how much it matters, then the order of the rules. */

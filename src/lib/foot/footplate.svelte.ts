@@ -1,4 +1,4 @@
-import type { Bodies, Context, Entry, Kind } from '$core/log';
+import type { Bodies, Entry, Kind } from '$core/log';
 import { add, type Forbids, glassReading, isAsked, isDue, type Maker, mayNotEnter, oilRound, standing, unskipped } from '$core/log';
 import type { Ask, ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
@@ -34,8 +34,7 @@ import { Steaming } from './steaming.svelte';
 /** What the page is opened with. */
 export interface Opened {
   readonly id: string;
-  readonly context: Context;
-  readonly entries: readonly Entry[];
+  readonly watch: Watch;
   readonly place: string;
   readonly known: Pick<Known, 'fitOut' | 'fits' | 'offs' | 'used' | 'runs'>;
   readonly plan: DayPlan | null;
@@ -121,9 +120,12 @@ export class Footplate {
   readonly finished = $derived.by(() => this.procedure.steps.every((s) => this.state.steps[s.key] || !isAsked(s, this.state)));
 
   /** To be made while the page's component is. */
-  constructor({ id, context, member, entries, place, known, plan, water, rights, now }: Opened) {
+  constructor({ id, watch, member, place, known, plan, water, rights, now }: Opened) {
+    const { log } = watch;
+    const { context } = log;
+    this.#watched = watch;
     this.notices = new Notices(`/footplate/${id}`);
-    this.steaming = new Steaming({ id, context, member, entries, place });
+    this.steaming = new Steaming({ id, member, log, place });
     this.forecast = new Forecast({ id, known, plan });
     this.fitOut = context.fitOut;
     this.procedure = context.procedure;

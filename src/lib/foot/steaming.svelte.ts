@@ -1,4 +1,4 @@
-import { add, type Context, type Entry, fold, type Log } from '$core/log';
+import { add, type Entry, fold, type Log } from '$core/log';
 import { Feed } from '../live/feed.svelte';
 import { forgetHeard, hear, heardOf } from '../outbox/heard';
 import { outbox, waitingHere } from '../outbox/index.svelte';
@@ -8,9 +8,8 @@ import type { Waiting } from '../outbox/waiting';
 /** One steaming as this page sees it: the folded log, what it makes, and the live feed. */
 export interface Opened {
   id: string;
-  context: Context;
   member: { id: string; name: string };
-  entries: readonly Entry[];
+  log: Log;
   /** From where the feed goes on. */
   place: string;
 }
@@ -38,10 +37,10 @@ export class Steaming {
   #member: { id: string; name: string };
   #undo: ReturnType<typeof setTimeout> | undefined;
 
-  constructor({ id, context, member, entries, place }: Opened) {
+  constructor({ id, member, log, place }: Opened) {
     this.id = id;
     this.#member = member;
-    this.#whole = $state.raw(fold(context, entries));
+    this.#whole = $state.raw(log);
     this.feed = new Feed([id], place, {
       entries: (told) => {
         this.#take(told[id] ?? []);

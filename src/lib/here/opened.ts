@@ -1,6 +1,7 @@
 import { browser } from '$app/environment';
 import { type Carried, carriedOver, type Context, type Entry, fold, type Summary, summarise } from '$core/log';
 import type { DayPlan, Known } from '$core/plan';
+import { type Watch, watchingOn } from '$core/watch';
 import { error, redirect } from '@sveltejs/kit';
 import { heardOf } from '../outbox/heard';
 import { deviceStore } from '../outbox/store';
@@ -56,6 +57,19 @@ export async function openedSteaming(fetch: Fetch, id: string, at = `/footplate/
   const said = (await answer.json().catch(() => ({}))) as { message?: string; sentence?: string; then?: string };
   const message = said.message ?? said.sentence ?? 'It cannot be opened.';
   error(answer.status, said.then === undefined ? { message } : { message, then: said.then });
+}
+
+/** In turn with whoever touches the page, where there is one. */
+const turn = () => (browser ? new Promise((done) => setTimeout(done)) : undefined);
+
+/** The log of one under way, watched before its page is made: a few entries at a time. */
+export async function watchedInTurn({ context, entries }: OpenedSteaming): Promise<Watch> {
+  const parts = watchingOn(fold(context, entries));
+  for (;;) {
+    const part = parts.next();
+    if (part.done) return part.value;
+    await turn();
+  }
 }
 
 /** One that has ended, with what is listed of it; nothing while it is under way. One that was signed here and not delivered has ended here. */

@@ -1,4 +1,4 @@
-import { energyAt, energyTable, type EnergyTable, type Plant } from '../../boiler';
+import { energyHeld } from '../../boiler';
 import { waterIn } from '../../forecast';
 import { inSteamAt, type FitOut } from '../../engine';
 import { boilingAt } from '../../steam';
@@ -18,16 +18,6 @@ const tooOld = 15 * minute;
 /** A needle under this moves for air as well as for steam, Pa. */
 const moves = psi(3);
 
-const tables = new WeakMap<Plant, EnergyTable>();
-/** The energy of about the water that is in: what is off by a tenth there is off by less in the heat. */
-function tableOf(plant: Plant, kg: number): EnergyTable {
-  const kept = tables.get(plant);
-  if (kept && Math.abs(kept.water - kg) < 0.03 * kg) return kept;
-  const made = energyTable(plant.vessel, kg);
-  tables.set(plant, made);
-  return made;
-}
-
 /** Water in it, kg: by the glass, by what was measured, or about half of its room. */
 function waterOf({ plant, state: { glass, boiler } }: View): number {
   if (plant.vessel.glass && glass && isLevel(glass.value))
@@ -41,7 +31,7 @@ function heatSince(view: View): { readonly heat: number; readonly from: number; 
   const litAt = ms(state.fire.litAt!);
   const now = needle.findLast((n) => n.at * 1000 > litAt);
   if (!now) return undefined;
-  const table = tableOf(plant, waterOf(view));
+  const holds = (T: number) => energyHeld(plant.vessel, waterOf(view), T);
   const cold = state.temperature && state.temperature.at <= state.fire.litAt! ? state.temperature.value : 288.15;
   // The last reading long enough before it; until the needle moves, the match.
   const before = needle.findLast((n) => n.at * 1000 > litAt && n.value >= moves && now.at - n.at >= lasts / 1000);
@@ -50,7 +40,7 @@ function heatSince(view: View): { readonly heat: number; readonly from: number; 
   const from = before ? before.at : litAt / 1000;
   // Before it boils the needle stands still: no more can have gone in than takes it to the boil.
   const most = now.value < moves;
-  const gained = energyAt(table, most ? boilingAt(moves + plant.atmosphere) : T) - energyAt(table, T0);
+  const gained = holds(most ? boilingAt(moves + plant.atmosphere) : T) - holds(T0);
   const heat = gained / (now.at - from) + plant.vessel.loss * ((T + T0) / 2 - 288);
   return { heat, from, to: now.at, most };
 }

@@ -1,4 +1,4 @@
-import { openedSteaming } from '$lib/here/opened';
+import { openedSteaming, watchedInTurn } from '$lib/here/opened';
 import { redirect } from '@sveltejs/kit';
 
 export const load = async ({ fetch, params }) => {
@@ -6,5 +6,5 @@ export const load = async ({ fetch, params }) => {
   if (opened.endedAt) redirect(303, `/records/${opened.id}`);
   // The same fire, logged on two devices, is under way as one of them.
   if (opened.id !== params.id) redirect(303, `/footplate/${opened.id}`);
-  return opened;
+  return { ...opened, watch: await watchedInTurn(opened) };
 };

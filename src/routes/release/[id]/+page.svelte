@@ -1,5 +1,7 @@
 <script lang="ts">
   // Release to run: one page, made from what was logged, signed by the keeper before it moves.
+  import { fold } from '$core/log';
+  import { watching } from '$core/watch';
   import { Footplate } from '$lib/foot/footplate.svelte';
   import ReleaseSheet from '$lib/foot/ReleaseSheet.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
@@ -9,7 +11,7 @@
 
   let { data } = $props();
   // One page, one steaming: another id is another page.
-  const foot = untrack(() => new Footplate({ ...data, member: data.member! }));
+  const foot = untrack(() => new Footplate({ ...data, watch: watching(fold(data.context, data.entries)), member: data.member! }));
   onMount(() => foot.steaming.open());
   const begun = $derived(data.context.begun);
 </script>
