@@ -43,26 +43,8 @@ const cutUnnamed: Plugin = {
   }
 };
 
-/**
- * A page calls nearly all of its functions when it becomes alive: told so, the browser compiles them together beside the page, and not one
- * by one in the way of the first touch. Libraries that a page calls little of are left to it.
- */
-const compiledAtOnce: Plugin = {
-  name: 'joram:compiled-at-once',
-  apply: 'build',
-  generateBundle: {
-    order: 'post',
-    handler(_, bundle) {
-      if (this.environment.name !== 'client') return;
-      for (const chunk of Object.values(bundle))
-        if (chunk.type === 'chunk' && !chunk.moduleIds.some((id) => /node_modules\/(echarts|zrender|joi|chrono-node)\//.test(id)))
-          chunk.code = `//# allFunctionsCalledOnLoad\n${chunk.code}`;
-    }
-  }
-};
-
 export default defineConfig({
-  plugins: [sveltekit(), optimizeCss(), cutUnnamed, compiledAtOnce],
+  plugins: [sveltekit(), optimizeCss(), cutUnnamed],
   css: { postcss: { plugins: [stripRemoteFonts] } },
   build: {
     chunkSizeWarningLimit: 800,

@@ -134,7 +134,7 @@ function partsAt(before: Log, log: Log): number {
 }
 
 /** So many entries are watched in a row before somebody else may have a turn. */
-const inRow = 12;
+const inRow = 4;
 
 /** Watches a log, a few entries at a time: a page that opens on a long one can be touched between them. */
 export function* watchingOn(log: Log, before?: Watch): Generator<undefined, Watch> {

@@ -64,7 +64,9 @@ const turn = () => (browser ? new Promise((done) => setTimeout(done)) : undefine
 
 /** The log of one under way, watched before its page is made: a few entries at a time. */
 export async function watchedInTurn({ context, entries }: OpenedSteaming): Promise<Watch> {
-  const parts = watchingOn(fold(context, entries));
+  const log = fold(context, entries);
+  await turn();
+  const parts = watchingOn(log);
   for (;;) {
     const part = parts.next();
     if (part.done) return part.value;
