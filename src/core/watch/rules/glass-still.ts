@@ -7,7 +7,7 @@ const same = 0.07;
 const looks_ = 3;
 const over = 10 * minute;
 /** What was used in that time, over what they differ by, has to be more than would be missed, of the glass. */
-const plain = 0.11;
+const plain = 0.08;
 
 /** A glass that does not move while steam is drawn: a cock is shut, or it is choked. */
 export const glassStill: Rule = {

@@ -3,7 +3,7 @@ import type { Rule } from '../rule';
 import { inSteam, minute, ms, usesNow } from '../view';
 
 /** Of the time that a tank lasts by its usual use, the early edge. */
-const early = 0.7;
+const early = 0.6;
 /** Said so long before it is dry, ms: a tank is filled at a stop. */
 const ahead = 5 * minute;
 
@@ -31,7 +31,7 @@ export const tank: Rule = {
       what: `${names}: dry soon, by what this engine uses`,
       first: 'Fill at the next stop. Log how full it stands.',
       evidence: [
-        `${mark(read.value * holds, 'volume')} when it was read last; it uses about ${mark(uses * 3600, 'mass')} an hour: ${mark(lasts / 1000, 'time')}, seven tenths of that at the earliest.`
+        `${mark(read.value * holds, 'volume')} when it was read last; it uses about ${mark(uses * 3600, 'mass')} an hour: ${mark(lasts / 1000, 'time')}, six tenths of that at the earliest.`
       ]
     };
   },
