@@ -1,3 +1,4 @@
+export * from './accumulation';
 export * from './carry-over';
 export * from './entry';
 export { type Event, type EventOf, type Happening, laneOf, lanes } from './events';

@@ -1,5 +1,6 @@
 import { needsPair } from '../sums';
 import { mark, psi } from '../units';
+import { accumulationRefused, underWay } from './accumulation';
 import type { Entry } from './entry';
 import type { Log } from './fold';
 import { jointNames, jointsLack } from './joints';
@@ -90,8 +91,17 @@ function lighterThanEmpty({ what, mass }: Bodies['measured'], { fire }: Log['con
     : undefined;
 }
 
+/** A test begins when everything is set, and ends when it has begun. */
+function accumulating({ act }: Bodies['accumulation'], log: Log, at: number): NotEntered | undefined {
+  if (act === 'ends')
+    return underWay(log, at) ? undefined : { field: 'body.act', sentence: 'No accumulation test is under way: begin one first.' };
+  const sentence = accumulationRefused(log.context.fitOut, log.state, at);
+  return sentence === undefined ? undefined : { field: 'body.act', sentence };
+}
+
 /** What the log must bear out before it is said: that a step is done, that the engine can be left. */
-function notBorneOut(entry: Entry, { state, context }: Log): NotEntered | undefined {
+function notBorneOut(entry: Entry, log: Log): NotEntered | undefined {
+  const { state, context } = log;
   if (entry.kind === 'tick') {
     const sentence = tickRefused(entry.body, state, context.procedure, Date.parse(entry.at));
     return sentence === undefined ? undefined : { field: 'body.step', sentence };
@@ -105,6 +115,7 @@ function notBorneOut(entry: Entry, { state, context }: Log): NotEntered | undefi
     const sentence = jointsLack(jointNames(context.fitOut), state, 'disturbed');
     if (sentence) return { field: 'body.open', sentence };
   }
+  if (entry.kind === 'accumulation') return accumulating(entry.body, log, Date.parse(entry.at));
   if (entry.kind === 'measured') return lighterThanEmpty(entry.body, context.fitOut);
   const charged = entry.kind === 'charge' ? secondCharge(entry.body, { state, context }) : undefined;
   if (charged) return charged;

@@ -51,6 +51,7 @@ export { lastFire } from './last-fire';
 export { leastTaps, rateOfTaps, type Taps } from './taps';
 export { steamUsed } from './cylinders';
 export { lapsLeft } from './laps';
+export { accumulation, judgeAccumulation } from './pressure-tests';
 export { sag } from './sag';
 export { duties, type Duty, usualDuty } from './duties';
 export type { Given, Sum, Used } from './sum';

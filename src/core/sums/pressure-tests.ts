@@ -3,6 +3,21 @@ import { above, given, line, mark, minus, times, workedFrom } from '../units';
 import { said } from './words';
 import { sum } from './sum';
 
+/**
+ * Strict, by the number and the error it was read with: over is over by a hair, and nearer to the limit than the error is no verdict.
+ * @param x Pa at the gauge; over in %
+ */
+export function judgeAccumulation(x: {
+  readonly pressure: number;
+  readonly peak: number;
+  readonly error: number;
+  readonly over: number;
+}): 'stayed under' | 'too close' | 'over' {
+  const left = x.pressure * (1 + x.over / 100) - x.peak;
+  if (Math.abs(left) < x.error) return 'too close';
+  return left >= 0 ? 'stayed under' : 'over';
+}
+
 /** Peak against the limit, by the number and the error it was read with: strict, and too close to call within that error. */
 export const accumulation = sum({
   key: 'accumulation',
@@ -20,13 +35,13 @@ export const accumulation = sum({
     const limit = line('limit', 'pressure', times(wp, given('and what is allowed over it', 1 + over / 100, 'ratio', 'rule of the club')));
     const high = said('highest that was read', peak, 'pressure');
     const left = line('left to the limit', 'pressure', minus(above(limit), high));
-    const verdict =
-      Math.abs(left.result.value) < error
-        ? `too close to call: the limit is ${mark(limit.result.value, 'pressure')}, and the gauge was read to ${mark(error, 'pressure')} either way. Test again with a better gauge.`
-        : left.result.value >= 0
-          ? `by the arithmetic it stayed under ${mark(limit.result.value, 'pressure')}. Only the boiler examiner signs.`
-          : `by the arithmetic it failed: over ${mark(limit.result.value, 'pressure')}. Not to be steamed until the valve has been seen to.`;
-    return workedFrom([limit, left], 'measured', verdict[0]!.toUpperCase() + verdict.slice(1));
+    const at = mark(limit.result.value, 'pressure');
+    const verdict = {
+      'too close': `Too close to call: the limit is ${at}, and the gauge was read to ${mark(error, 'pressure')} either way. Test again with a better gauge.`,
+      'stayed under': `By the arithmetic it stayed under ${at}. Only the boiler examiner signs.`,
+      over: `By the arithmetic it failed: over ${at}. Not to be steamed until the valve has been seen to.`
+    }[judgeAccumulation({ pressure, peak, error, over })];
+    return workedFrom([limit, left], 'measured', verdict);
   }
 });
 

@@ -1,3 +1,4 @@
+import { accumulation, type Accumulation } from './accumulation';
 import { ack, type Ack } from './ack';
 import { beats, type Beats } from './beats';
 import { away, type Away } from './away';
@@ -52,6 +53,7 @@ export interface Bodies {
   beats: Beats;
   timed: Timed;
   lap: Lap;
+  accumulation: Accumulation;
   note: Note;
   ack: Ack;
   handover: Handover;
@@ -87,6 +89,7 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   beats,
   timed,
   lap,
+  accumulation,
   note,
   ack,
   handover,
