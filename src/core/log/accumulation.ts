@@ -201,3 +201,17 @@ export const underWay = (log: Log, now: number): AccumulationTest | undefined =>
   const last = accumulationsOf(log, now).at(-1);
   return last?.to === undefined ? last : undefined;
 };
+
+/** What an accumulation test comes to, in a sentence: the arithmetic, and never that a boiler is safe. */
+const words: { readonly [V in Verdict]: (t: AccumulationTest) => string } = {
+  'under way': ({ limit }) => `Under way: over at ${mark(limit, 'pressure')}.`,
+  'stayed under': ({ peak, limit }) =>
+    `Stayed under by the arithmetic: highest ${mark(peak!, 'pressure')}, over at ${mark(limit, 'pressure')}. Only the boiler examiner signs.`,
+  'too close': ({ peak, limit, said }) =>
+    `Too close to call: highest ${mark(peak!, 'pressure')}, over at ${mark(limit, 'pressure')}, read to ${mark(said.error, 'pressure')} either way. Test again with a better gauge.`,
+  over: ({ peak, limit }) =>
+    `Failed by the arithmetic: ${mark(peak!, 'pressure')}, over at ${mark(limit, 'pressure')}. Fire down; not to be steamed until the valves have been seen to.`,
+  'no test': () => 'It shows nothing:'
+};
+
+export const accumulationWords = (t: AccumulationTest): string => words[t.verdict](t);

@@ -26,8 +26,12 @@ export function fromQuery(inputs: Group, usual: Record<string, unknown>, query: 
 export function wrongIn(inputs: Group, said: Record<string, unknown>, expected: (field: Field) => string): Map<string, string> {
   const problems = new Map<string, string>();
   for (const [key, field] of Object.entries(inputs.fields)) {
-    if (field.type !== 'quantity' && field.type !== 'number') continue;
     const x = said[key];
+    if (field.type === 'text') {
+      const length = typeof x === 'string' ? x.trim().length : 0;
+      if (length < field.min || length > field.max) problems.set(key, expected(field));
+    }
+    if (field.type !== 'quantity' && field.type !== 'number') continue;
     if (x === null && field.type === 'quantity' && field.optional) continue;
     const whole = field.type !== 'number' || !field.whole || Number.isInteger(x);
     if (typeof x !== 'number' || !takes(field, x) || !whole) problems.set(key, expected(field));

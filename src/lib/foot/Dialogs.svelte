@@ -4,6 +4,7 @@
   import { printMarks } from '$core/units';
   import { Modal } from 'carbon-components-svelte';
   import { unitChoice } from '../sheet/unit-choice';
+  import Accumulation from './Accumulation.svelte';
   import AllSteps from './AllSteps.svelte';
   import type { Dialog } from './dialogs';
   import type { Footplate } from './footplate.svelte';
@@ -66,6 +67,8 @@
   <WatchSheet {foot} onclose={shut} />
 {:else if open === 'measure'}
   <Measure {foot} onclose={shut} />
+{:else if open === 'accumulation'}
+  <Accumulation {foot} onclose={shut} />
 {:else if open === 'throw'}
   <ThrowAway id={foot.steaming.id} engine={foot.fitOut.name} onclose={shut} />
 {:else if open === 'keys'}

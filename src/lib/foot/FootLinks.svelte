@@ -1,6 +1,7 @@
 <script lang="ts">
   // The foot of a Footplate: where else to go, who keeps it, what was delivered, and what is asked for now and then.
-  import type { State } from '$core/log';
+  import type { FitOut } from '$core/engine';
+  import { mayAccumulate, type State } from '$core/log';
   import NewVersion from '../here/NewVersion.svelte';
   import Delivery from './Delivery.svelte';
   import type { Dialog } from './dialogs';
@@ -8,33 +9,38 @@
 
   let {
     engine,
+    fitOut,
     state,
     now,
     steaming,
     mayThrowAway,
-    gas = false,
     onopen
   }: {
-    engine: { id: string; name: string };
+    /** Its id. */
+    engine: string;
+    fitOut: FitOut;
     state: State;
     now: number;
     steaming: Steaming;
     mayThrowAway: boolean;
-    /** It has gas joints that are accounted for. */
-    gas?: boolean;
     onopen: (dialog: Dialog) => void;
   } = $props();
+  /** It has gas joints that are accounted for. */
+  const gas = $derived(fitOut.fire.with === 'gas' && fitOut.fire.joints.length > 0);
 </script>
 
 <footer>
   <a href="/">Yard</a>
-  <a href="/engines/{engine.id}">{engine.name}</a>
+  <a href="/engines/{engine}">{fitOut.name}</a>
   <span>Keeper <strong>{state.keeper}</strong> <button class="quiet" onclick={() => onopen('hand')}>hand over</button></span>
   <Delivery {steaming} {now} />
   <span class="right">
     {#if !state.fire.litAt && mayThrowAway}<button class="quiet" onclick={() => onopen('throw')}>Throw this start away</button>{/if}
     {#if state.fire.outAt || !state.fire.litAt}<button class="quiet" onclick={() => onopen('sign')}>Sign and close</button>{/if}
     {#if gas}<button class="quiet" onclick={() => onopen('joints')}>Gas joints</button>{/if}
+    {#if mayAccumulate(fitOut) && state.fire.litAt && !state.fire.outAt}<button class="quiet" onclick={() => onopen('accumulation')}
+        >Accumulation test</button
+      >{/if}
     <button class="quiet" onclick={() => onopen('watch')}>Watch</button>
     <button class="quiet" onclick={() => onopen('release')}>Release</button>
     <button class="quiet" onclick={() => onopen('keys')}>? keys</button>
@@ -56,7 +62,8 @@
   .right {
     margin-left: auto;
     display: flex;
-    gap: 20px;
+    flex-wrap: wrap;
+    gap: 4px 20px;
   }
   .quiet,
   a {

@@ -1,2 +1,2 @@
 /** What is asked for now and then on a Footplate, over it. */
-export type Dialog = 'keys' | 'steps' | 'hand' | 'sign' | 'throw' | 'release' | 'joints' | 'watch' | 'measure';
+export type Dialog = 'keys' | 'steps' | 'hand' | 'sign' | 'throw' | 'release' | 'joints' | 'watch' | 'measure' | 'accumulation';

@@ -7,6 +7,7 @@
   import { unitChoice } from '../sheet/unit-choice';
   import { clock, minutes } from '../sheet/when';
 
+  import Accumulations from './Accumulations.svelte';
   import WatchSaid from './WatchSaid.svelte';
 
   let { log, carried }: { log: Log; carried: readonly Carried[] } = $props();
@@ -113,6 +114,7 @@
       </p>{:else}<p class="second">Not signed.</p>{/each}
   </section>
 </div>
+<Accumulations {log} />
 <WatchSaid {log} />
 
 <style>

@@ -3,6 +3,7 @@
   import { page } from '$app/state';
   import { printMarks } from '$core/units';
   import { stayAwake } from '$lib/foot/alarm';
+  import AccumulationStrip from '$lib/foot/AccumulationStrip.svelte';
   import AlarmStrip from '$lib/foot/AlarmStrip.svelte';
   import type { Dialog } from '$lib/foot/dialogs';
   import Drills from '$lib/foot/Drills.svelte';
@@ -26,8 +27,7 @@
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { onMount, untrack } from 'svelte';
 
-  let { data } = $props();
-  // One page, one steaming: another id is another page.
+  let { data } = $props(); // One page, one steaming: another id is another page.
   const foot = untrack(() => new Footplate({ ...data, member: data.member! }));
   const { steaming, forecast, fitOut } = foot;
 
@@ -100,6 +100,7 @@
   {/snippet}
   {#snippet doing()}
     <OfferStrip {foot} />
+    <AccumulationStrip {foot} onopen={() => (dialog = 'accumulation')} />
     <NowAndNext {foot} onopen={(d) => (dialog = d)} ondrill={() => (drill = true)} />
   {/snippet}
   {#snippet readings()}
@@ -116,12 +117,12 @@
   {#snippet entries()}<LogList log={foot.log} me={foot.me} onstrike={foot.strike} />{/snippet}
   {#snippet links()}
     <FootLinks
-      engine={{ id: data.engineId, name: fitOut.name }}
+      engine={data.engineId}
+      {fitOut}
       state={foot.state}
       now={foot.now}
       {steaming}
       mayThrowAway={data.mayThrowAway}
-      gas={fitOut.fire.with === 'gas' && fitOut.fire.joints.length > 0}
       onopen={(d) => (dialog = d)}
     />
   {/snippet}
