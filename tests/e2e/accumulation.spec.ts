@@ -61,7 +61,12 @@ for (const { name, options, wp, peak, error, says } of cases)
     await expect.poll(async () => (await sheet.innerText()).replace(/\s/g, ' ')).toContain(says);
     await expect(sheet).toContainText('By Osier Fen boiler code, 7.2.');
     await expect(sheet.locator('.working')).toContainText('left to the limit');
+    const fault = sheet.getByRole('button', { name: 'Write it as a fault: no steaming until it is cleared' });
+    await expect(fault).toHaveCount(error ? 0 : 1);
+    if (!error) await fault.click();
+    await expect(fault).toHaveCount(0);
     await page.keyboard.press('Escape');
     await logged(page, /Accumulation test begins: 3\smin, 10 % allowed/);
+    if (!error) await logged(page, /Accumulation test: 112\spsi read, over at 110\spsi/);
     await context.close();
   });

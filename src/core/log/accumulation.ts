@@ -3,7 +3,7 @@ import type { FitOut } from '../engine';
 import { feedsAt, type Valve } from '../procedure';
 import { accumulation, judgeAccumulation } from '../sums';
 import { isLevel, mark, printGlass, type Worked } from '../units';
-import type { EntryOf } from './entry';
+import type { Entry, EntryOf } from './entry';
 import type { Event } from './events';
 import type { Log } from './fold';
 import type { Bodies, Kind } from './kinds';
@@ -215,3 +215,9 @@ const words: { readonly [V in Verdict]: (t: AccumulationTest) => string } = {
 };
 
 export const accumulationWords = (t: AccumulationTest): string => words[t.verdict](t);
+
+/** A test is under way by what was entered so far. */
+export function isAccumulating(entries: readonly Entry[]): boolean {
+  const last = entries.findLast((e) => e.kind === 'accumulation' && !entries.some((s) => s.strikes === e.id));
+  return last?.kind === 'accumulation' && last.body.act === 'begins';
+}

@@ -1,8 +1,17 @@
 <script lang="ts">
   // The accumulation test: set up against the log, begun by a rule, and judged by the number.
-  import { type Bodies, type Need, accumulationNeeds, accumulationsOf, accumulationWords, kinds, underWay } from '$core/log';
+  import {
+    type AccumulationTest,
+    type Bodies,
+    type Need,
+    accumulationNeeds,
+    accumulationsOf,
+    accumulationWords,
+    kinds,
+    underWay
+  } from '$core/log';
   import { expectation, type Group } from '$core/form';
-  import { printMarks, psi } from '$core/units';
+  import { mark, printMarks, psi, usualUnits } from '$core/units';
   import { Modal } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { wrongIn } from '../bench/address';
@@ -29,10 +38,12 @@
   let asked = $state(false);
   const problems = $derived(wrongIn(group, said, expectation));
   /** What was touched is not there any more: keys go on being heard by the sheet. */
-  const say = (button: HTMLElement, { kind, body }: NonNullable<Need['touch']>) => {
+  const say = (button: HTMLElement, { kind, body }: Pick<NonNullable<Need['touch']>, 'kind' | 'body'>) => {
     button.closest<HTMLElement>('[role="dialog"]')?.focus();
     foot.record(kind, body);
   };
+  const faultOf = (t: AccumulationTest) =>
+    printMarks(`Accumulation test: ${mark(t.peak!, 'pressure')} read, over at ${mark(t.limit, 'pressure')}`, usualUnits);
   const begin = () => {
     asked = true;
     if (problems.size) return;
@@ -63,7 +74,7 @@
         </ul>
       </section>
       <section>
-        <h3>By which rule</h3>
+        <h3>The rule it is judged by</h3>
         {#each Object.entries(group.fields) as [key, field] (key)}
           <FieldEditor {field} bind:value={said[key]} path={key} problems={asked || key !== 'rule' ? problems : new Map()} />
         {/each}
@@ -78,6 +89,14 @@
         <p class:problem={test.verdict === 'over'}><strong>{printMarks(accumulationWords(test), units)}</strong></p>
         {#each test.spoilt as why (why)}<p>{printMarks(why, units)}</p>{/each}
         <p class="second">By {test.said.rule}.</p>
+        {#if test.verdict === 'over' && !foot.state.faults.some((f) => f.text === faultOf(test))}
+          <button
+            class="plain"
+            onclick={(e) => say(e.currentTarget, { kind: 'fault', body: { text: faultOf(test), forbids: 'steaming' } })}
+          >
+            Write it as a fault: no steaming until it is cleared
+          </button>
+        {/if}
         {#if test.worked}<Working worked={test.worked} />{/if}
       </section>
     {/each}

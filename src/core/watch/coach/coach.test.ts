@@ -11,6 +11,7 @@ const seen = (m: number, what: 'fire bright' | 'fire dull' | 'coal alight' | 'sm
 const coal = (m: number): Made => [m, 'fire', { act: 'fuel on' }];
 const feed = (m: number, name: string, on: boolean): Made => [m, 'feed', { feed: name, on, to: 'boiler' }];
 const run: Made[] = [lit, [0.5, 'phase', { phase: 'Run' }], [0.6, 'valve', { valve: 'regulator', open: 0.4 }]];
+const begins: Made = [9, 'accumulation', { act: 'begins', rule: 'Club code', over: 10, lasts: 300, error: 0 }];
 const hen = 'Marsh Hen';
 
 /** What was told, whether this is the moment for a feed, and a word of why. Pairs lie close about a threshold. */
@@ -28,6 +29,8 @@ const moments: [is: string, made: Made[], now: boolean | undefined, why: string]
   ['under what the feed wants', [p(10, 46), g(10, 0.4, 46)], false, 'let it rise'],
   ['water enough', [p(10, 80), g(10, 0.62)], undefined, ''],
   ['a feed that is on', [p(10, 80), g(10, 0.4), feed(9.9, 'Left injector', true)], undefined, ''],
+  ['its valves tested', [p(10, 96), g(10, 0.4), begins], undefined, ''],
+  ['tested before', [p(10, 96), g(10, 0.4), begins, [9.9, 'accumulation', { act: 'ends' }]], true, 'blowing off'],
   ['no look for nine minutes', [p(10, 80), g(0.9, 0.4)], undefined, ''],
   ['no needle for nine minutes', [p(0.9, 80), g(10, 0.4)], undefined, '']
 ];

@@ -1,6 +1,7 @@
 import { glassAt } from '../../boiler';
 import { type Fed, type Look, tankWater, waterIn } from '../../forecast';
 import { boilingAt, saturationRow, emptyRow } from '../../steam';
+import { isAccumulating } from '../../log';
 import { dip } from '../../sums';
 import { mark, printGlass, psi } from '../../units';
 import { feedsNow, feedWords } from '../feeds';
@@ -148,7 +149,8 @@ const bank = ({ fitOut: { kind } }: View) =>
  * @param view as it stands @param now ms since 1970
  */
 export function feedAhead(view: View | undefined, now: number): FeedAhead | undefined {
-  if (!view || !inSteam(view.state)) return undefined;
+  // While its valves are tested nothing is fed.
+  if (!view || !inSteam(view.state) || isAccumulating(view.log.entries)) return undefined;
   const { fitOut: f, state, plant, looks } = view;
   const look = looks.at(-1);
   const { pressure } = state;
