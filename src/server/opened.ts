@@ -5,6 +5,7 @@ import { notHere } from './answer';
 import { allowed, type Member, membersOf } from './members';
 import { known } from './plans';
 import { contextOf } from './sql/steaming';
+import { triesBefore } from './sql/tries';
 import { folded } from './steamings';
 
 /**
@@ -18,9 +19,13 @@ export async function openedOf(member: Member, id: string) {
   const { steaming, log, place } = found;
   const { fitOut, plan, summary } = steaming;
   // Of one under way: the fit-out of the steaming, and what the engine's past has shown of it.
-  const [past, people] = steaming.endedAt
-    ? [undefined, []]
-    : await Promise.all([known(member.club, steaming.engineId), membersOf(member.club)]);
+  const [past, people, tries] = steaming.endedAt
+    ? [undefined, [], []]
+    : await Promise.all([
+        known(member.club, steaming.engineId),
+        membersOf(member.club),
+        triesBefore(member.club, steaming.engineId, steaming.id)
+      ]);
   const used = past?.used ?? [];
   return {
     id: steaming.id,
@@ -40,6 +45,8 @@ export async function openedOf(member: Member, id: string) {
     ...(steaming.endedAt ? { cold: null, water: 0 } : footFigures(fitOut, used, plan)),
     // Whoever may keep an engine.
     people: people.filter((m) => allowed(m, 'sign as keeper')).map((m) => m.name),
+    /** Of its feeds, on earlier days. */
+    tries,
     mayThrowAway: steaming.keeperId === member.id || allowed(member, 'override'),
     ...(steaming.endedAt ? { summary: summary ?? summarise(log), carried: carriedOver(log) } : {}),
     now: Date.now()

@@ -10,7 +10,7 @@ export * from './may-enter';
 export * from './open-for';
 export { cameHow, placed } from './placed';
 export * from './quick-line';
-export { type Bodies, type Forbids, forbids, type Kind, kindNames, kinds } from './kinds';
+export { attemptOrders, attemptResults, type Bodies, type Forbids, forbids, type Kind, kindNames, kinds, overflows } from './kinds';
 export * from './runs';
 export * from './say';
 export * from './proof';

@@ -1,11 +1,12 @@
 <script lang="ts">
   // What hands alone cannot measure: turns, times, laps.
-  import { wheels } from '$core/procedure';
+  import { feedsAt, wheels } from '$core/procedure';
   import { Modal } from 'carbon-components-svelte';
   import Beats from './Beats.svelte';
   import type { Footplate } from './footplate.svelte';
   import Laps from './Laps.svelte';
   import Stopwatch from './Stopwatch.svelte';
+  import Tries from './Tries.svelte';
 
   let { foot, onclose }: { foot: Footplate; onclose: () => void } = $props();
 </script>
@@ -14,6 +15,7 @@
   <div class="measure">
     <Beats {foot} />
     <Stopwatch {foot} />
+    {#if feedsAt(foot.fitOut).length}<Tries {foot} />{/if}
     {#if wheels(foot.fitOut)}<Laps {foot} />{/if}
   </div>
 </Modal>

@@ -1,5 +1,6 @@
 import type { Bodies, Entry, Kind } from '$core/log';
 import { add, type Forbids, glassReading, isAsked, isDue, type Maker, mayNotEnter, oilRound, standing, unskipped } from '$core/log';
+import type { Try } from '$core/finder';
 import type { Ask, ThingKey } from '$core/procedure';
 import type { DayPlan, Known } from '$core/plan';
 import { type Glass, printMarks, usualUnits } from '$core/units';
@@ -43,6 +44,8 @@ export interface Opened {
   readonly member: { readonly id: string; readonly name: string; readonly cards: Detail };
   /** What the member may do. */
   readonly rights: readonly string[];
+  /** Of its feeds, on earlier days. */
+  readonly tries?: readonly Try[];
   readonly now: number;
 }
 
@@ -60,6 +63,7 @@ export class Footplate {
   readonly fitOut;
   readonly procedure;
   readonly me: string;
+  readonly triesBefore: readonly Try[];
   readonly #detail: Detail;
   readonly #day: Day;
   readonly #maker: Maker;
@@ -120,7 +124,8 @@ export class Footplate {
   readonly finished = $derived.by(() => this.procedure.steps.every((s) => this.state.steps[s.key] || !isAsked(s, this.state)));
 
   /** To be made while the page's component is. */
-  constructor({ id, watch, member, place, known, plan, water, rights, now }: Opened) {
+  constructor({ id, watch, member, place, known, plan, water, rights, tries = [], now }: Opened) {
+    this.triesBefore = tries;
     const { log } = watch;
     const { context } = log;
     this.#watched = watch;

@@ -1,4 +1,5 @@
 import { browser } from '$app/environment';
+import type { Try } from '$core/finder';
 import { type Carried, carriedOver, type Context, type Entry, fold, type Summary, summarise } from '$core/log';
 import type { DayPlan, Known } from '$core/plan';
 import { type Watch, watchingOn } from '$core/watch';
@@ -28,6 +29,8 @@ export interface OpenedSteaming {
   /** Water used while it works, kg/s. */
   readonly water: number;
   readonly people: readonly string[];
+  /** Of its feeds, on earlier days; a device that kept an older answer has none. */
+  readonly tries?: readonly Try[];
   readonly mayThrowAway: boolean;
   /** Of one that has ended. */
   readonly summary?: Summary;

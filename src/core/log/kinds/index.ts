@@ -1,3 +1,4 @@
+import { attempt, type Attempt } from './attempt';
 import { accumulation, type Accumulation } from './accumulation';
 import { ack, type Ack } from './ack';
 import { beats, type Beats } from './beats';
@@ -53,6 +54,7 @@ export interface Bodies {
   beats: Beats;
   timed: Timed;
   lap: Lap;
+  attempt: Attempt;
   accumulation: Accumulation;
   note: Note;
   ack: Ack;
@@ -89,6 +91,7 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   beats,
   timed,
   lap,
+  attempt,
   accumulation,
   note,
   ack,
@@ -105,5 +108,6 @@ export const kindNames = Object.keys(kinds) as Kind[];
 /** A kind by name, as one of many. */
 export const kindOf = (kind: Kind): KindOf<never> => kinds[kind] as KindOf<never>;
 
+export { attemptOrders, attemptResults, overflows } from './attempt';
 export { type Forbids, forbids } from './fault';
 export type { KindOf, Made, Saying } from './kind';

@@ -1,0 +1,2 @@
+export * from './exact';
+export * from './tries';
