@@ -37,7 +37,7 @@ for (const [name, options] of [
     const sheet = page.getByRole('dialog').locator('section', { hasText: 'Tries of a feed' });
     await sheet.getByLabel('Which feed').selectOption('Injector');
     await expect(sheet).toContainText(/70\spsi, read just now; glass ½, just now/);
-    await expect(sheet).toContainText('it picked up 0 of 7 times');
+    await expect(sheet).toContainText('it fed 0 of 7 times');
     await sheet.getByLabel('Water in the tank, if you know').fill('900');
     await expect(sheet.getByRole('button', { name: 'It picked up' })).toBeDisabled();
     for (let i = 0; i < 5; i++) {
@@ -45,14 +45,14 @@ for (const [name, options] of [
       await sheet.getByRole('button', { name: 'water first' }).click();
       await sheet.getByRole('button', { name: 'dry', exact: true }).click();
       await sheet.getByRole('button', { name: 'It picked up' }).click();
-      await expect(sheet).toContainText(`it picked up ${i + 1} of ${8 + i} times`);
+      await expect(sheet).toContainText(`it fed ${i + 1} of ${8 + i} times`);
       await sheet.getByRole('button', { name: 'water first' }).click();
     }
     await expect(sheet).toContainText(/5 of 5 with the tank under 21\s°C, 0 of 7 over it\./);
     await expect(sheet).toContainText('Which makes which, a try with only that changed will tell.');
     await page.keyboard.press('Escape');
     await page.reload();
-    await logged(page, /Injector: picked up at 70\spsi, glass ½, tank 18\s°C, water first, overflow dry/);
+    await logged(page, /Injector: fed at 70\spsi, glass ½, tank 18\s°C, water first, overflow dry/);
     await measure();
     await expect(sheet).toContainText('Tries of a feed');
     await context.close();

@@ -46,7 +46,12 @@
     });
     overflow = undefined;
   };
-  const said = { 'picked up': 'It picked up', 'knocked off': 'Picked up and knocked off', nothing: 'Nothing came' } as const;
+  // A pump does not pick up.
+  const said = $derived(
+    injector
+      ? ({ 'picked up': 'It picked up', 'knocked off': 'Picked up and knocked off', nothing: 'Nothing came' } as const)
+      : ({ 'picked up': 'It fed', 'knocked off': 'Fed and stopped', nothing: 'Nothing came' } as const)
+  );
 </script>
 
 <section>
@@ -86,7 +91,7 @@
   </div>
   {#if last}
     <p>
-      {feed.name}: it picked up {worked} of {all.length} times that it was tried{foot.triesBefore.length
+      {feed.name}: it fed {worked} of {all.length} times that it was tried{foot.triesBefore.length
         ? `, since ${day(all[0]!.at)}`
         : ' today'}. Last: {said[last.result].toLowerCase()}, {age(last.at, foot.now)}.
     </p>

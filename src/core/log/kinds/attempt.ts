@@ -20,13 +20,16 @@ const fields = group('Try of a feed', {
 /** A feed that was tried: what it did, and what was so. Every one counts, the failed ones most. */
 export type Attempt = Infer<typeof fields>;
 
+/** True of an injector and of a pump. */
+const did = { 'picked up': 'fed', 'knocked off': 'fed and knocked off', nothing: 'nothing came' } as const;
+
 export const attempt: KindOf<Attempt> = {
   fields,
   // One that picked up is proven today; one that did not gives no water, whatever was said of it before.
   tells: ({ feed, result }, { feeds }) =>
     result === 'picked up' ? [{ is: 'proven', feed }] : feeds[feed]?.on ? [{ is: 'feed', feed, on: false }] : [],
   says: ({ feed, result, pressure, glass: level, tank, order, overflow, time }, { units }) =>
-    `${feed}: ${result === 'nothing' ? 'nothing came' : result}${[
+    `${feed}: ${did[result]}${[
       pressure !== undefined && ` at ${printText(pressure, 'pressure', units)}`,
       level !== undefined && `glass ${printGlass(level)}`,
       tank !== undefined && `tank ${printText(tank, 'temperature', units)}`,
