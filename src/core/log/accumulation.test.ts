@@ -108,6 +108,7 @@ describe('it is judged by the number, and the error it was read with', () => {
     ['steam drawn', run([...reads(91, 93, 95, 96), open(22, 'regulator', 0.2)]), 'no test'],
     ['blower down', run([...reads(91, 93, 95, 96), open(22, 'blower', 0.9)]), 'no test'],
     ['fire out', run([...reads(91, 93, 95, 96), [22, 'fire', { act: 'drop' }]]), 'no test'],
+    ['not set up as it began', run(reads(91, 93, 95, 96)).filter((m) => m[1] !== 'observation'), 'no test'],
     ['under way', run(reads(91, 93, 95, 96)).slice(0, -1), 'under way'],
     ['over at once', [...set, begins, pressure(21, 101)], 'over']
   ];
@@ -122,6 +123,10 @@ describe('it is judged by the number, and the error it was read with', () => {
       'The needle was not read for 2 min: it may have stood higher meanwhile.',
       'It lasted 4 min of 5 min.',
       'The needle came no higher than 85 psi, under working pressure: the valves had nothing to let off.'
+    ]);
+    const late = test(run(reads(91, 93, 95, 96)).filter((m) => m[1] !== 'observation'));
+    expect(late.spoilt.map(words)).toEqual([
+      'It was not set up as it began. Fire bright over the whole grate: It was not seen to be in the last ten minutes.'
     ]);
     expect([peak, limit]).toEqual([psi(85), psi(90) * 1.1]);
     expect(readBy).toBe(at(24));
@@ -149,6 +154,8 @@ describe('it is judged by the number, and the error it was read with', () => {
         steaming(
           'Little Bittern',
           [
+            ...set,
+            pressure(19.5, wp),
             [20, 'accumulation', { act: 'begins', rule: 'x', over: 10, lasts: 60, error: psi(error) }],
             lift,
             pressure(20.5, peak),

@@ -5,7 +5,7 @@ import { accumulation, judgeAccumulation } from '../sums';
 import { isLevel, mark, printGlass, type Worked } from '../units';
 import type { Entry, EntryOf } from './entry';
 import type { Event } from './events';
-import type { Log } from './fold';
+import { type Log, through } from './fold';
 import type { Bodies, Kind } from './kinds';
 import type { State } from './state';
 
@@ -135,6 +135,23 @@ export interface AccumulationTest {
   readonly worked?: Worked;
 }
 
+const setUps = new WeakMap<Log, Map<string, readonly string[]>>();
+/** What was lacking as it began, by the log itself: a test that came late, or by a way that did not ask, is held against the same. */
+function lackedAs(log: Log, begins: Entry): readonly string[] {
+  let kept = setUps.get(log);
+  if (!kept) setUps.set(log, (kept = new Map()));
+  const known = kept.get(begins.id);
+  if (known) return known;
+  const [stood] = through(
+    log,
+    log.entries.findIndex((e) => e.id === begins.id)
+  );
+  const needs = stood ? accumulationNeeds(log.context.fitOut, stood.state, ms(begins.at)) : [];
+  const lacked = needs.flatMap(({ what, lacks }) => (lacks ? [`It was not set up as it began. ${what}: ${lacks}`] : []));
+  kept.set(begins.id, lacked);
+  return lacked;
+}
+
 /** What must not happen while it lasts. */
 function upsets(e: Event): string | undefined {
   if (e.is === 'feed' && (e.on || e.strokes !== undefined) && e.to !== 'tank') return `${e.feed} fed while it lasted.`;
@@ -158,6 +175,7 @@ function judged(log: Log, begins: EntryOf<'accumulation'>, ended: number | undef
   const short = ended !== undefined && ended - from < said.lasts * 1000;
   const spoilt = [
     ...new Set([
+      ...lackedAs(log, begins),
       ...within.flatMap((e) => upsets(e) ?? []),
       ...(gap > missed ? [`The needle was not read for ${mark(gap / 1000, 'time')}: it may have stood higher meanwhile.`] : []),
       ...(short ? [`It lasted ${mark((ended - from) / 1000, 'time')} of ${mark(said.lasts, 'time')}.`] : []),
