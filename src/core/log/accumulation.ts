@@ -87,7 +87,7 @@ function fireNeed(f: FitOut, { fire, seen, flames }: State, now: number): Need {
   }
   if (f.fire.with === 'gas') {
     const out = f.fire.burners.filter(({ name }) => flames[name]?.is !== 'heard' && flames[name]?.is !== 'lit').map((b) => b.name);
-    return lack(key, 'Every burner full on', !lit ? 'There is no fire.' : out.length ? `Not logged alight: ${out.join(', ')}.` : undefined);
+    return lack(key, 'Every burner alight', !lit ? 'There is no fire.' : out.length ? `Not logged alight: ${out.join(', ')}.` : undefined);
   }
   return lack(key, 'Element on', lit ? undefined : 'It is not on.');
 }

@@ -55,8 +55,8 @@
 <Modal open on:close={onclose} passiveModal modalHeading="Accumulation test" size="sm" hasScrollingContent>
   <div class="test">
     <p class="second">
-      The fire at its fiercest and everything shut but the safety valves: how far does the needle creep? People back, somebody at the glass,
-      and by your club’s boiler code. Stop at once when the glass is low or the needle goes over.
+      The fire turned or made as fierce as it goes and everything shut but the safety valves: how far does the needle creep? People back,
+      somebody at the glass, and by your club’s boiler code. Stop at once when the glass is low or the needle goes over.
     </p>
     {#if !under}
       <section>

@@ -31,7 +31,8 @@ function heatSince(view: View): { readonly heat: number; readonly from: number; 
   const litAt = ms(state.fire.litAt!);
   const now = needle.findLast((n) => n.at * 1000 > litAt);
   if (!now) return undefined;
-  const holds = (T: number) => energyHeld(plant.vessel, waterOf(view), T);
+  const water = waterOf(view);
+  const holds = (T: number) => energyHeld(plant.vessel, water, T);
   const cold = state.temperature && state.temperature.at <= state.fire.litAt! ? state.temperature.value : 288.15;
   // The last reading long enough before it; until the needle moves, the match.
   const before = needle.findLast((n) => n.at * 1000 > litAt && n.value >= moves && now.at - n.at >= lasts / 1000);

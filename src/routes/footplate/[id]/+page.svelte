@@ -27,8 +27,8 @@
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { onMount, untrack } from 'svelte';
 
-  let { data } = $props(); // One page, one steaming: another id is another page.
-  const foot = untrack(() => new Footplate({ ...data, member: data.member! }));
+  let { data } = $props();
+  const foot = untrack(() => new Footplate({ ...data, member: data.member! })); // One page, one steaming: another id is another page.
   const { steaming, forecast, fitOut } = foot;
 
   const units = $derived(unitChoice());
