@@ -1,0 +1,20 @@
+import type { Cause, Check, Family, Symptom } from './family';
+import { draught } from './draught';
+import { feeds } from './feeds';
+import { fire } from './fire';
+
+export * from './family';
+export { fits, has, type Has } from './has';
+
+/** Every family, in the order of the book. */
+export const families: readonly Family[] = [feeds, draught, fire];
+
+const byKey = <T extends { readonly key: string }>(of: (family: Family) => readonly T[]): ReadonlyMap<string, T> =>
+  new Map(families.flatMap((family) => of(family).map((x) => [x.key, x])));
+
+/** All that is known, by key. A cause or a check belongs to one family, and may be named by another. */
+export const knowledge: {
+  readonly symptoms: ReadonlyMap<string, Symptom>;
+  readonly causes: ReadonlyMap<string, Cause>;
+  readonly checks: ReadonlyMap<string, Check>;
+} = { symptoms: byKey((f) => f.symptoms), causes: byKey((f) => f.causes), checks: byKey((f) => f.checks) };
