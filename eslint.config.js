@@ -49,6 +49,7 @@ const tables = [
   'src/core/engine/patterns.ts',
   'src/core/engine/fit-out.ts',
   'src/core/procedure/library/*.ts',
+  'src/core/finder/knowledge/*.ts',
   'src/core/steam/coefficients.ts',
   '**/*.test.ts',
   'tests/**/*'

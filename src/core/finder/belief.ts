@@ -41,9 +41,7 @@ export function prior(symptom: Symptom, fitOut: FitOut, fixed: Fixed = {}): Beli
   const counts = causes.map(({ key }) => fixed[key] ?? 0);
   const all = counts.reduce((a, n) => a + n, 0);
   return new Map([
-    ...causes.map(
-      ({ key }, i) => [key, ((1 - unlistedShare) * (baseWeighs * base.get(key)! + counts[i]!)) / (baseWeighs + all)] as const
-    ),
+    ...causes.map(({ key }, i) => [key, ((1 - unlistedShare) * (baseWeighs * base.get(key)! + counts[i]!)) / (baseWeighs + all)] as const),
     [unlisted, unlistedShare]
   ]);
 }
@@ -52,7 +50,9 @@ export function prior(symptom: Symptom, fitOut: FitOut, fixed: Fixed = {}): Beli
 export function likelihoods({ results, shows }: Check, cause: string): number[] {
   const n = results.length;
   if (cause === unlisted) return results.map(() => 1 / n);
-  const told: Odds | readonly Odds[] = shows[cause] ?? results.map((_, i): Odds => (i === n - 1 ? 'usually' : 'rarely'));
+  const told: Odds | readonly Odds[] | undefined = shows[cause];
+  // Of a cause that the check does not name it shows the last, usually; the others have what is left between them.
+  if (told === undefined) return results.map((_, i) => (i === n - 1 ? odds.usually : (1 - odds.usually) / (n - 1)));
   const each = typeof told === 'string' ? [odds[told], 1 - odds[told]] : told.map((o) => odds[o]);
   const sum = each.reduce((a, b) => a + b, 0);
   return each.map((w) => w / sum);

@@ -23,7 +23,13 @@ export interface Cause {
   readonly for?: readonly Has[];
   readonly base: keyof typeof bases;
   /** What mends it; minutes of work with the engine cold. */
-  readonly fix: { readonly does: string; readonly minutes: number; readonly parts?: string; readonly by?: string; readonly modifies?: true };
+  readonly fix: {
+    readonly does: string;
+    readonly minutes: number;
+    readonly parts?: string;
+    readonly by?: string;
+    readonly modifies?: true;
+  };
   /** How it is seen to be mended. */
   readonly retest: string;
   readonly floor?: Floor;
