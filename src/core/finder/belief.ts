@@ -76,3 +76,7 @@ export const entropy = (belief: Belief): number => {
   for (const p of belief.values()) if (p > 0) bits -= p * Math.log2(p);
   return bits;
 };
+
+/** Causes by their odds, the likeliest first; the one that nobody has listed last, whatever its odds. */
+export const ranked = (belief: Belief): [string, number][] =>
+  [...belief].sort((a, b) => Number(a[0] === unlisted) - Number(b[0] === unlisted) || b[1] - a[1]);

@@ -15,9 +15,11 @@ export interface Ahead {
 
 /** What it takes to have the engine as a check wants it, min: a model is an hour from cold to steam, and cold enough to open an hour after. */
 const until: Record<'cold' | 'in steam', Record<When, number>> = {
-  cold: { cold: 0, 'in steam': 60, running: 65 },
-  'in steam': { cold: 60, 'in steam': 0, running: 5 }
+  cold: { any: 0, cold: 0, 'in steam': 60, running: 65 },
+  'in steam': { any: 0, cold: 60, 'in steam': 0, running: 5 }
 };
+/** What a check takes, with getting the engine to where it can be made, min. */
+export const minutesOf = (check: Check, now: 'cold' | 'in steam'): number => check.minutes + until[now][check.when];
 /** Under this a check is not worth the walk, bits. */
 const worth = 0.02;
 /** What changes something waits until nothing else tells more than this much; what is dangerous comes after all else. */
@@ -66,7 +68,7 @@ export function nextChecks(fitOut: FitOut, belief: Belief, done: ReadonlySet<str
     .map((check): Ahead => ({
       check,
       gain: gainOf(check, belief),
-      minutes: check.minutes + until[now][check.when],
+      minutes: minutesOf(check, now),
       parts: bestPair(check, belief)
     }))
     .filter(({ gain }) => gain >= worth)

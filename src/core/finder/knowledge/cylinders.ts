@@ -131,7 +131,7 @@ export const cylinders: Family = {
       why: 'Metal on metal rings before it runs hot.',
       base: 'usual',
       fix: { does: 'Stop, feel each bearing, oil; a hot one is opened before it is run again.', minutes: 15 },
-      retest: 'All cool after a lap.'
+      retest: 'All cool after a quarter of an hour’s run.'
     },
     {
       key: 'dead-centre',
@@ -158,10 +158,11 @@ export const cylinders: Family = {
       for: ['reverser'],
       base: 'usual',
       fix: { does: 'New latch or spring.', minutes: 45, parts: 'Latch' },
-      retest: 'Stays in each notch over a lap.'
+      retest: 'Stays in each notch over a quarter of an hour’s run.'
     },
     {
       key: 'drain-frozen',
+      for: ['drains'],
       is: 'Ice in a drain or pipe',
       why: 'Water that was left in froze.',
       base: 'rare',
@@ -188,6 +189,7 @@ export const cylinders: Family = {
     },
     {
       key: 'wheels-chocked',
+      for: ['moves'],
       is: 'It is still chocked',
       why: 'A chock was left under.',
       base: 'usual',
@@ -204,6 +206,7 @@ export const cylinders: Family = {
     },
     {
       key: 'isolator-main',
+      for: ['regulator'],
       is: 'A stop valve in the main steam pipe is shut',
       why: 'The regulator opens behind a shut door.',
       base: 'rare',
@@ -212,10 +215,11 @@ export const cylinders: Family = {
     },
     {
       key: 'load-large',
+      for: ['moves'],
       is: 'The load is too large',
-      why: 'More than it ever pulled on this bank.',
+      why: 'More than it ever pulled here.',
       base: 'usual',
-      fix: { does: 'A coach fewer; note what it does pull here.', minutes: 5 },
+      fix: { does: 'Less behind it; note what it does pull here.', minutes: 5 },
       retest: 'Starts without it.'
     },
     {
@@ -319,7 +323,7 @@ export const cylinders: Family = {
       why: 'The rod hammers over its slack at each dead centre.',
       base: 'common',
       fix: { does: 'Brasses taken up or renewed.', minutes: 120, parts: 'Brasses' },
-      retest: 'Quiet; cool after a lap.'
+      retest: 'Quiet; cool after a quarter of an hour’s run.'
     },
     {
       key: 'piston-loose',
@@ -333,7 +337,7 @@ export const cylinders: Family = {
     {
       key: 'pin-loose',
       is: 'A crank pin is loose',
-      why: 'It works in its wheel at every stroke.',
+      why: 'It works in its wheel or crank at every stroke.',
       base: 'rare',
       fix: { does: 'Stopped at once. Pressed in anew or renewed.', minutes: 240, by: 'machine shop' },
       retest: 'No movement under a bar.',
@@ -341,6 +345,7 @@ export const cylinders: Family = {
     },
     {
       key: 'wheel-loose',
+      for: ['moves'],
       is: 'A wheel is loose on its axle',
       why: 'The key works in its way.',
       base: 'rare',
@@ -350,6 +355,7 @@ export const cylinders: Family = {
     },
     {
       key: 'box-worn',
+      for: ['moves'],
       is: 'Axle boxes are worn',
       why: 'The whole axle shifts with each stroke.',
       base: 'usual',
@@ -507,7 +513,7 @@ export const cylinders: Family = {
       how: 'Where does the crank stand?',
       results: ['in line with its rod', 'between'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['one cylinder'],
       shows: { 'dead-centre': 'always' }
     },
@@ -516,7 +522,7 @@ export const cylinders: Family = {
       how: 'Where does the reverser stand, and does the valve follow it?',
       results: ['mid gear', 'full gear, valve does not follow', 'full gear, follows'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['reverser'],
       shows: {
         'reverser-mid': ['always', 'never', 'never'],
@@ -530,12 +536,12 @@ export const cylinders: Family = {
       how: 'Look at brake and chocks.',
       results: ['one is on or under', 'all off'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       shows: { 'brake-on': 'always', 'wheels-chocked': 'always', 'brake-drags': 'half' }
     },
     {
       key: 'blocks-warm',
-      how: 'After a lap, hold a hand near each brake block.',
+      how: 'After a quarter of an hour’s run, hold a hand near each brake block.',
       results: ['one is hot', 'cool'],
       minutes: 2,
       when: 'running',
@@ -545,7 +551,8 @@ export const cylinders: Family = {
     },
     {
       key: 'coach-off',
-      how: 'Try without the train, or a coach fewer.',
+      for: ['moves'],
+      how: 'Try without its load, or with less of it.',
       results: ['starts', 'does not'],
       minutes: 4,
       when: 'in steam',
@@ -668,6 +675,7 @@ export const cylinders: Family = {
     },
     {
       key: 'wheel-line',
+      for: ['moves'],
       how: 'Is there a line of rust or oil where wheel meets axle, or a scribed line that has parted?',
       results: ['yes', 'no'],
       minutes: 2,
@@ -694,16 +702,16 @@ export const cylinders: Family = {
     {
       key: 'knock-when',
       how: 'When does it knock?',
-      results: ['under steam only', 'coasting too', 'only in one gear'],
+      results: ['only in one gear', 'coasting too', 'under steam only'],
       minutes: 2,
       when: 'running',
       shows: {
-        'brass-worn': ['usually', 'half', 'never'],
-        'box-worn': ['usually', 'half', 'never'],
-        'piston-loose': ['half', 'usually', 'never'],
-        'timing-late': ['half', 'never', 'usually'],
-        'pin-loose': ['half', 'half', 'rarely'],
-        'crosshead-worn': ['usually', 'half', 'rarely'],
+        'brass-worn': ['never', 'half', 'usually'],
+        'box-worn': ['never', 'half', 'usually'],
+        'piston-loose': ['never', 'usually', 'half'],
+        'timing-late': ['usually', 'never', 'half'],
+        'pin-loose': ['rarely', 'half', 'half'],
+        'crosshead-worn': ['rarely', 'half', 'usually'],
         'motion-dry': ['rarely', 'usually', 'rarely']
       }
     },
@@ -766,7 +774,7 @@ export const cylinders: Family = {
       how: 'Look at the isolator of the drain gear.',
       results: ['shut', 'open'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['drain isolator'],
       shows: { 'drain-isolator-shut': 'always' }
     },
@@ -775,7 +783,7 @@ export const cylinders: Family = {
       how: 'Watch the slot of each cock as the handle is moved.',
       results: ['one does not follow', 'all follow'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['hand drains'],
       shows: { 'drain-linkage': 'always', 'drain-frozen': 'half' }
     },
@@ -823,15 +831,15 @@ export const cylinders: Family = {
     {
       key: 'gland-nip',
       how: 'Standing, chocked, cool enough to touch: nip the gland up a sixth.',
-      results: ['it has stopped', 'blows as before', 'at its end'],
+      results: ['it has stopped', 'it is at its end', 'blows as before'],
       minutes: 5,
       when: 'cold',
       changes: true,
       shows: {
-        'gland-packing': ['usually', 'rarely', 'half'],
-        'rod-scored': ['rarely', 'usually', 'rarely'],
-        'rod-bent': ['rarely', 'usually', 'rarely'],
-        'cover-joint': ['never', 'always', 'never']
+        'gland-packing': ['usually', 'half', 'rarely'],
+        'rod-scored': ['rarely', 'rarely', 'usually'],
+        'rod-bent': ['rarely', 'rarely', 'usually'],
+        'cover-joint': ['never', 'never', 'always']
       }
     },
     {
@@ -858,6 +866,43 @@ export const cylinders: Family = {
       when: 'in steam',
       tools: 'Mirror, lamp',
       shows: { 'cover-joint': 'always', 'drain-ring': 'half' }
+    },
+    {
+      key: 'piston-air',
+      how: 'Cold, held: a little air in at each end in turn. Where does it come out again?',
+      results: ['past the piston', 'past the valve', 'from a joint', 'hardly anywhere'],
+      minutes: 20,
+      when: 'cold',
+      tools: 'Air, hose',
+      care: 'A few psi; it turns unless it is held.',
+      shows: {
+        'rings-stuck': ['always', 'rarely', 'never', 'never'],
+        'cylinder-scored': ['always', 'rarely', 'never', 'never'],
+        'valves-blow': ['half', 'half', 'rarely', 'never'],
+        'port-scored': ['never', 'always', 'never', 'rarely'],
+        'valve-off-face': ['never', 'always', 'never', 'rarely'],
+        'chest-joint': ['never', 'rarely', 'always', 'never']
+      }
+    },
+    {
+      key: 'bore-nail',
+      how: 'Cover off: draw a finger’s nail along the bore, and move each ring in its groove.',
+      results: ['the bore is scored', 'a ring is stuck or slack', 'smooth and free'],
+      minutes: 60,
+      when: 'cold',
+      shows: {
+        'cylinder-scored': ['always', 'half', 'never'],
+        'rings-stuck': ['rarely', 'always', 'never'],
+        'valves-blow': ['rarely', 'half', 'half']
+      }
+    },
+    {
+      key: 'valve-sizzles',
+      how: 'Does the safety valve sizzle, as it does when it is ready to work?',
+      results: ['not yet', 'it sizzles'],
+      minutes: 1,
+      when: 'in steam',
+      shows: { 'pressure-little': 'always' }
     }
   ]
 };

@@ -339,7 +339,7 @@ export const draught: Family = {
       how: 'Look at the fan: does it turn, and does it draw at its inlet?',
       results: ['stands, or blows back', 'turns slowly', 'turns and draws'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['fan'],
       shows: { 'fan-off': ['always', 'rarely', 'never'], 'fan-flat': ['rarely', 'usually', 'rarely'] }
     },
@@ -348,7 +348,7 @@ export const draught: Family = {
       how: 'Measure the battery with the fan running.',
       results: ['more than a tenth under its figure', 'up to its figure'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['fan'],
       tools: 'Voltmeter',
       shows: { 'fan-flat': 'always', 'fan-off': 'rarely' }
@@ -358,7 +358,7 @@ export const draught: Family = {
       how: 'Look down the second bore.',
       results: ['open', 'plugged'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['two bores'],
       shows: { 'second-bore': 'always' }
     },
@@ -367,7 +367,7 @@ export const draught: Family = {
       how: 'Carry a small flame round the smokebox door, the pipes and the seams, blower or fan on.',
       results: ['leans in somewhere', 'stands straight'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       for: ['solid'],
       tools: 'Taper',
       shows: { 'smokebox-air': 'always' }
@@ -387,7 +387,7 @@ export const draught: Family = {
       how: 'Look up at the bars from below.',
       results: ['dark patches, clinker', 'ash up to the bars', 'open all over'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['solid'],
       shows: { 'grate-choked': ['always', 'rarely', 'never'], 'ashpan-full': ['rarely', 'always', 'never'] }
     },
@@ -396,7 +396,7 @@ export const draught: Family = {
       how: 'Watch the damper’s flap while the handle is moved.',
       results: ['shut, or does not follow', 'opens'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['damper'],
       shows: { 'damper-shut': 'always' }
     },
@@ -424,7 +424,7 @@ export const draught: Family = {
       how: 'Is the fire door shut, and does its catch hold?',
       results: ['open, or falls open', 'shut'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['solid'],
       shows: { 'door-open': 'always' }
     },
@@ -433,7 +433,7 @@ export const draught: Family = {
       how: 'Loosen the start fuel with the pricker: does it take?',
       results: ['flames come at once', 'no change'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['solid'],
       changes: true,
       shows: { 'wood-packed': 'always', 'coal-soon': 'half', 'fuel-damp': 'never', 'second-bore': 'never', 'fan-off': 'never' }
@@ -443,7 +443,7 @@ export const draught: Family = {
       how: 'Look at the pieces: beside a walnut for a small grate, a fist for a large one.',
       results: ['much larger', 'as they should be'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['coal'],
       shows: { 'coal-large': 'always' }
     },
@@ -452,7 +452,7 @@ export const draught: Family = {
       how: 'Put a piece of the fuel on something hot.',
       results: ['hisses and steams', 'lies dry'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['solid'],
       shows: { 'fuel-damp': 'always' }
     },
@@ -461,7 +461,7 @@ export const draught: Family = {
       how: 'How deep was the start fuel, and what was left of it when the coal went on?',
       results: ['thin, or not yet well alight', 'burnt down when the coal went on', 'deep and well alight'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['solid'],
       shows: { 'start-little': ['half', 'usually', 'never'], 'coal-soon': ['always', 'never', 'never'] }
     },
@@ -503,7 +503,7 @@ export const draught: Family = {
       how: 'At what needle did the fan come off, beside what it took on other days?',
       results: ['lower', 'as on other days'],
       minutes: 1,
-      when: 'in steam',
+      when: 'any',
       for: ['fan', 'gauge'],
       shows: { 'changeover-early': 'always' }
     },
@@ -512,7 +512,7 @@ export const draught: Family = {
       how: 'Was the blower open as the regulator was shut?',
       results: ['no', 'yes'],
       minutes: 1,
-      when: 'running',
+      when: 'any',
       for: ['solid'],
       shows: { 'blower-shut-off': 'always' }
     },

@@ -228,24 +228,24 @@ export const electric: Family = {
       how: 'Work the sum: its watts against the steam that is drawn.',
       results: ['less than is drawn', 'enough'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       for: ['electric'],
       shows: { 'draw-above': 'always', 'element-strong': 'never' }
     },
     {
       key: 'load-off',
       how: 'Engine stopped, all shut: does the needle rise at its usual rate?',
-      results: ['rises as usual', 'rises slowly', 'does not rise'],
+      results: ['does not rise', 'rises slowly', 'rises as usual'],
       minutes: 6,
       when: 'in steam',
       for: ['electric', 'gauge'],
       shows: {
-        'draw-above': ['always', 'never', 'never'],
-        'element-part': ['never', 'always', 'rarely'],
+        'draw-above': ['never', 'never', 'always'],
+        'element-part': ['rarely', 'always', 'never'],
         'volts-low': ['never', 'always', 'never'],
         'element-scaled': ['rarely', 'usually', 'rarely'],
-        'steam-leak': ['rarely', 'usually', 'half'],
-        'valve-open': ['rarely', 'half', 'half'],
+        'steam-leak': ['half', 'usually', 'rarely'],
+        'valve-open': ['half', 'half', 'rarely'],
         'cut-out-cycling': ['rarely', 'usually', 'rarely']
       }
     },
@@ -269,7 +269,7 @@ export const electric: Family = {
       how: 'Feel the lead and the drum.',
       results: ['warm, or wound on a drum', 'cool and laid out'],
       minutes: 1,
-      when: 'in steam',
+      when: 'any',
       for: ['electric'],
       shows: { 'volts-low': 'always' }
     },
@@ -356,7 +356,7 @@ export const electric: Family = {
       how: 'Was the vent left open until steam had blown?',
       results: ['no', 'yes'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['electric', 'vent'],
       shows: { 'air-in-steam': 'always' }
     },
@@ -375,7 +375,7 @@ export const electric: Family = {
       how: 'Where does the water stand over the element?',
       results: ['near it, or not to be seen', 'well over it'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['electric', 'glass'],
       shows: { 'water-little': 'always', 'cut-out-open': 'half' }
     },
@@ -384,7 +384,7 @@ export const electric: Family = {
       how: 'Another thing in the same socket: does it work?',
       results: ['no', 'yes'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['electric'],
       shows: { 'supply-off': 'always' }
     },
@@ -393,7 +393,7 @@ export const electric: Family = {
       how: 'Is the cut-out’s button out?',
       results: ['out', 'in'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['cut-out'],
       care: 'Look only: it is reset when the cause is known.',
       shows: { 'cut-out-open': 'always', 'water-little': 'usually' }
@@ -432,7 +432,7 @@ export const electric: Family = {
       how: 'Set far over the reading: does its lamp or relay answer?',
       results: ['no', 'it answers'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['thermostat'],
       shows: { 'thermostat-dead': 'always', 'supply-off': 'always' }
     }

@@ -47,8 +47,8 @@ export interface Symptom {
   readonly floor?: Floor;
 }
 
-/** Whether it is done with the engine cold, in steam, or running. */
-export type When = 'cold' | 'in steam' | 'running';
+/** Whether it is done with the engine cold, in steam or running, or whichever it is. */
+export type When = 'any' | 'cold' | 'in steam' | 'running';
 
 export interface Check {
   readonly key: string;

@@ -431,15 +431,15 @@ export const feeds: Family = {
       for: ['turned pump'],
       base: 'rare',
       fix: { does: 'Use another feed beside it; work the sum of bore, stroke and turns before it is made larger.', minutes: 240 },
-      retest: 'The level holds over a lap at usual work.'
+      retest: 'The level holds over a quarter of an hour at usual work.'
     },
     {
       key: 'too-much-steam',
       is: 'More steam is used than usual',
-      why: 'A leak, blowing valves or a heavy train takes more water than the pump was ever to give.',
+      why: 'A leak, blowing valves or heavy work takes more water than the pump was ever to give.',
       base: 'usual',
       fix: { does: 'Find what takes it: valves, glands, drains, a notch too far out.', minutes: 30 },
-      retest: 'Water per lap is what it was.'
+      retest: 'Water of an hour’s run is what it was.'
     },
     {
       key: 'delivery-shut',
@@ -457,7 +457,7 @@ export const feeds: Family = {
       how: 'Look into the tank: how much, and is the end of the suction pipe well under?',
       results: ['low, or the pipe nearly bare', 'well filled'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['tank'],
       shows: { 'tank-low': 'always' }
     },
@@ -481,7 +481,7 @@ export const feeds: Family = {
       how: 'Water on, steam shut: does a full stream run from the overflow?',
       results: ['nothing', 'a dribble, or in spurts', 'a full stream'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['injector'],
       shows: {
         'water-shut': ['always', 'rarely', 'never'],
@@ -513,7 +513,7 @@ export const feeds: Family = {
       how: 'Turn each water valve and watch its spindle, not its handle.',
       results: ['shut, or the handle slips', 'open'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       shows: { 'water-shut': 'always', 'delivery-shut': 'half' }
     },
     {
@@ -549,7 +549,7 @@ export const feeds: Family = {
       how: 'How was it tried: which came first?',
       results: ['steam first', 'water first'],
       minutes: 1,
-      when: 'in steam',
+      when: 'any',
       for: ['injector'],
       shows: { 'wrong-order': 'always' }
     },
@@ -694,7 +694,7 @@ export const feeds: Family = {
       how: 'Lift the overflow’s flap or ball with a straw.',
       results: ['sticks', 'free'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       for: ['injector'],
       shows: { 'overflow-stuck': 'always' }
     },
@@ -713,7 +713,7 @@ export const feeds: Family = {
       how: 'Turn the stop valve between feed and boiler.',
       results: ['shut', 'open'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['feed'],
       shows: { 'delivery-shut': 'always', 'water-shut': 'rarely' }
     },
@@ -737,7 +737,7 @@ export const feeds: Family = {
       how: 'Trace which way the bypass stands: its spindle, not its label.',
       results: ['open to the tank', 'shut'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['bypass'],
       shows: { 'bypass-open': 'always' }
     },
@@ -765,7 +765,7 @@ export const feeds: Family = {
       how: 'Watch the ram while the engine is turned.',
       results: ['stands, or does part of its stroke', 'moves its whole stroke'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['turned pump'],
       shows: { 'pump-drive': 'always' }
     },
@@ -774,7 +774,7 @@ export const feeds: Family = {
       how: 'Watch the pump’s gland over some strokes.',
       results: ['drips, or sucks', 'dry'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['pump'],
       shows: { 'pump-gland': 'always', 'pump-worn': 'half' }
     },
@@ -812,7 +812,7 @@ export const feeds: Family = {
       how: 'Work the sum: bore, stroke, turns a minute against what this boiler evaporates.',
       results: ['gives less than it evaporates', 'gives enough'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       for: ['turned pump'],
       shows: {
         'pump-small': 'always',
@@ -828,7 +828,7 @@ export const feeds: Family = {
       how: 'Work the sum: what the injector gives against what this boiler evaporates.',
       results: ['over four times as much', 'up to about three times'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       for: ['injector'],
       shows: { 'injector-large': 'usually' }
     },
@@ -837,7 +837,7 @@ export const feeds: Family = {
       how: 'Trace where the delivery enters the boiler, and where the injector takes its steam.',
       results: ['into the steam space, near its own steam', 'into the water space'],
       minutes: 5,
-      when: 'cold',
+      when: 'any',
       for: ['injector'],
       shows: {
         'cold-into-steam': 'always',
@@ -850,7 +850,7 @@ export const feeds: Family = {
     },
     {
       key: 'water-lap',
-      how: 'Compare the water of a lap, or an hour, with what it used to take.',
+      how: 'Compare the water of an hour’s run with what it used to take.',
       results: ['a quarter more or worse', 'as it was'],
       minutes: 15,
       when: 'running',
@@ -871,7 +871,7 @@ export const feeds: Family = {
       how: 'From its tries: did those that worked have the colder tank?',
       results: ['works cold, fails warm', 'no such pattern'],
       minutes: 5,
-      when: 'in steam',
+      when: 'any',
       for: ['injector', 'tank'],
       shows: { 'tank-warm': 'always', 'injector-hot': 'rarely', 'cold-into-steam': 'never', 'wet-steam': 'never', 'cone-dirt': 'never' }
     },
@@ -880,7 +880,7 @@ export const feeds: Family = {
       how: 'From its tries: did those that worked have the higher glass?',
       results: ['works high, fails low', 'works low, fails high', 'no such pattern'],
       minutes: 5,
-      when: 'in steam',
+      when: 'any',
       for: ['injector', 'glass'],
       shows: {
         'cold-into-steam': ['always', 'never', 'never'],
@@ -893,7 +893,7 @@ export const feeds: Family = {
       how: 'From its tries: did those that worked have the higher needle?',
       results: ['works high, fails low', 'works low, fails high', 'no such pattern'],
       minutes: 5,
-      when: 'in steam',
+      when: 'any',
       for: ['injector', 'gauge'],
       shows: {
         'pressure-low': ['always', 'never', 'never'],

@@ -128,8 +128,8 @@ export const fire: Family = {
       why: 'Cold air comes through where there is nothing to burn.',
       for: ['solid'],
       base: 'common',
-      fix: { does: 'Build it up before the bank, a little and often.', minutes: 10 },
-      retest: 'Holds its pressure over the same bank.'
+      fix: { does: 'Build it up before the work, a little and often.', minutes: 10 },
+      retest: 'Holds its pressure at the same work.'
     },
     {
       key: 'fire-holes',
@@ -147,7 +147,7 @@ export const fire: Family = {
       for: ['blast'],
       base: 'rare',
       fix: { does: 'Remake the joint; a bush a tenth smaller, tried for a day.', minutes: 90, parts: 'Bush' },
-      retest: 'Water and coal of a lap beside those before.'
+      retest: 'Water and fuel of an hour’s run beside those before.'
     },
     {
       key: 'feeds-too-much',
@@ -199,7 +199,7 @@ export const fire: Family = {
       for: ['reverser'],
       base: 'common',
       fix: { does: 'Notch up once it moves.', minutes: 1 },
-      retest: 'Water of a lap.'
+      retest: 'Water of an hour’s run.'
     },
     {
       key: 'tubes-furred',
@@ -227,7 +227,7 @@ export const fire: Family = {
       key: 'bed-left',
       is: 'The fire was left too long before the stop ended',
       why: 'A bed that is burnt through has nothing for the start.',
-      for: ['solid'],
+      for: ['moves', 'solid'],
       base: 'usual',
       fix: { does: 'Fire before the whistle, not after it.', minutes: 5 },
       retest: 'The needle holds away from three stops.'
@@ -457,10 +457,10 @@ export const fire: Family = {
     },
     {
       key: 'bank-before',
-      how: 'What was done in the five minutes before it began: stop, bank, round, feed?',
+      how: 'What was done in the five minutes before it began: a stop, hard work, a round, a feed?',
       results: ['stood without a round', 'fed long', 'neither'],
       minutes: 1,
-      when: 'running',
+      when: 'any',
       for: ['solid'],
       shows: {
         'bed-left': ['always', 'rarely', 'rarely'],
@@ -470,7 +470,7 @@ export const fire: Family = {
     },
     {
       key: 'blast-ear',
-      how: 'Listen to the exhaust on the bank, beside how it was.',
+      how: 'Listen to the exhaust under load, beside how it was.',
       results: ['soft, woolly', 'harder than it was', 'as it was'],
       minutes: 2,
       when: 'running',
@@ -525,7 +525,7 @@ export const fire: Family = {
       how: 'Is this a new lot, or has it stood in the rain?',
       results: ['a new lot, or wet', 'the same as always'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['solid'],
       shows: {
         'coal-poor': 'usually',
@@ -541,7 +541,7 @@ export const fire: Family = {
       how: 'Run a shovelful through a coarse sieve.',
       results: ['half of it falls through', 'little falls through'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       for: ['coal'],
       tools: 'Sieve',
       shows: { 'coal-small': 'always' }
@@ -570,7 +570,7 @@ export const fire: Family = {
       how: 'Where does the reverser stand as it runs?',
       results: ['full gear', 'notched up'],
       minutes: 1,
-      when: 'running',
+      when: 'any',
       for: ['reverser'],
       shows: { 'notch-out': 'always' }
     },
@@ -597,7 +597,7 @@ export const fire: Family = {
       how: 'How often was it poked or raked?',
       results: ['at every look', 'hardly'],
       minutes: 1,
-      when: 'in steam',
+      when: 'any',
       for: ['solid'],
       shows: { 'poked-much': 'always', 'door-long': 'half' }
     },
@@ -615,7 +615,7 @@ export const fire: Family = {
       how: 'How long did the valves blow today?',
       results: ['minutes, again and again', 'hardly'],
       minutes: 1,
-      when: 'running',
+      when: 'any',
       shows: { 'valves-lift': 'always' }
     },
     {
@@ -623,7 +623,7 @@ export const fire: Family = {
       how: 'Where did the water stand when it was lit, beside other days?',
       results: ['clearly higher', 'as usual'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['glass'],
       shows: { 'water-much': 'always' }
     },

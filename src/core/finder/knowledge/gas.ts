@@ -312,18 +312,18 @@ export const gas: Family = {
     {
       key: 'gas-turn-up',
       how: 'Turn the gas up a little, quickly.',
-      results: ['burns steadily', 'pops as before', 'lifts off'],
+      results: ['burns steadily', 'lifts off', 'as before'],
       minutes: 1,
       when: 'in steam',
       for: ['gas'],
       shows: {
         'gas-low': ['always', 'never', 'never'],
-        'jet-part': ['half', 'half', 'never'],
-        'burner-hole': ['rarely', 'usually', 'never'],
-        'burner-hot': ['half', 'half', 'never'],
+        'jet-part': ['half', 'never', 'half'],
+        'burner-hole': ['rarely', 'never', 'usually'],
+        'burner-hot': ['half', 'never', 'half'],
         'gas-air-much': ['rarely', 'half', 'half'],
-        'gas-high': ['never', 'never', 'always'],
-        'jet-large': ['never', 'never', 'always']
+        'gas-high': ['never', 'always', 'never'],
+        'jet-large': ['never', 'always', 'never']
       }
     },
     {
@@ -372,7 +372,7 @@ export const gas: Family = {
       how: 'Weigh the tank or shake it: how much is in?',
       results: ['empty or nearly', 'over four fifths', 'between'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['gas'],
       tools: 'Scale',
       shows: { 'gas-empty': ['always', 'never', 'never'], 'gas-liquid': ['never', 'usually', 'rarely'] }
@@ -422,7 +422,7 @@ export const gas: Family = {
       how: 'Which gas went in last?',
       results: ['another mixture', 'the usual'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['gas'],
       shows: { 'gas-mix': 'always' }
     },
@@ -537,6 +537,15 @@ export const gas: Family = {
       when: 'cold',
       for: ['gas'],
       shows: { 'gas-joint': 'always', 'gas-filler': 'always', 'gas-valve-passes': 'usually', 'gas-hose': 'usually', 'gas-unlit': 'never' }
+    },
+    {
+      key: 'gas-tried',
+      how: 'Was it tried to be lit just before, or turned on before there was a flame?',
+      results: ['yes', 'no'],
+      minutes: 1,
+      when: 'any',
+      for: ['gas'],
+      shows: { 'gas-unlit': 'always' }
     }
   ]
 };

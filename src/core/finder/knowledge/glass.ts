@@ -180,7 +180,7 @@ export const glass: Family = {
       for: ['glass'],
       base: 'usual',
       fix: { does: 'Clean or renew it, cold.', minutes: 25, parts: 'Glass' },
-      retest: 'The surface is seen from the driving place.'
+      retest: 'The surface is seen from where it is fired.'
     },
     {
       key: 'on-slope',
@@ -189,7 +189,7 @@ export const glass: Family = {
       for: ['glass'],
       base: 'common',
       fix: { does: 'Read it level, or allow for the slope both ways.', minutes: 1 },
-      retest: 'Agree on level track.'
+      retest: 'Agree where it stands level.'
     },
     {
       key: 'shared-fitting',
@@ -345,7 +345,7 @@ export const glass: Family = {
       how: 'Look how each cock stands: in line with its way, or across?',
       results: ['one is across', 'all in line'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['blow-through'],
       shows: { 'glass-cock-shut': 'always' }
     },
@@ -369,17 +369,17 @@ export const glass: Family = {
     {
       key: 'pencil-glass',
       how: 'Hold a pencil aslant behind the glass: full of water it bends the picture, empty it does not.',
-      results: ['bent: there is water', 'straight: it is empty'],
+      results: ['straight: it is empty', 'bent: there is water'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['glass'],
       shows: {
-        overfilled: 'always',
-        'filled-itself': 'always',
-        'glass-top': 'always',
-        'glass-empty': 'never',
+        'glass-empty': 'always',
         'glass-dirty': 'half',
-        'glass-cock-shut': 'half'
+        'glass-cock-shut': 'half',
+        overfilled: 'never',
+        'filled-itself': 'never',
+        'glass-top': 'never'
       }
     },
     {
@@ -387,7 +387,7 @@ export const glass: Family = {
       how: 'Where did it stand last night, beside this morning?',
       results: ['clearly higher this morning', 'as it was left'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['glass'],
       shows: { 'filled-itself': 'always', overfilled: 'half' }
     },
@@ -407,18 +407,18 @@ export const glass: Family = {
       how: 'Put a level on the footplate, both ways.',
       results: ['a finger or more out', 'level'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['glass'],
       tools: 'Spirit level',
       shows: { 'on-slope': 'always', 'on-gradient': 'half' }
     },
     {
       key: 'turn-round',
-      how: 'Read both glasses, move the engine to level track, read again.',
+      how: 'Read both glasses, stand the engine level, read again.',
       results: ['they agree there', 'they differ as before'],
       minutes: 8,
       when: 'in steam',
-      for: ['two glasses'],
+      for: ['moves', 'two glasses'],
       shows: { 'on-slope': 'always', 'glass-bottom': 'never', 'glass-top': 'never', 'glass-leak': 'never' }
     },
     {
@@ -499,7 +499,7 @@ export const glass: Family = {
       how: 'Lamp behind the glass: is there a film inside?',
       results: ['a film, or drops', 'clear'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['glass'],
       tools: 'Lamp',
       shows: { 'glass-dirty': 'always', 'oil-in-water': 'half', 'glass-droplets': 'half' }
@@ -564,6 +564,21 @@ export const glass: Family = {
       when: 'cold',
       for: ['gauge'],
       shows: { 'gauge-cock': 'always', 'siphon-dry': 'rarely' }
+    },
+    {
+      key: 'nothing-drawn',
+      how: 'Does it stand still only while nothing is drawn and nothing is fed?',
+      results: ['only then', 'always'],
+      minutes: 2,
+      when: 'in steam',
+      for: ['glass'],
+      shows: {
+        'glass-quiet': 'always',
+        'glass-washer': 'rarely',
+        'glass-top': 'rarely',
+        'glass-bottom': 'never',
+        'glass-cock-shut': 'never'
+      }
     }
   ]
 };

@@ -74,6 +74,8 @@ export const has = {
   gears: (f) => f.drive === 'gears',
   clutch: (f) => f.drive === 'clutch',
   chain: (f) => f.drive === 'chain',
+  /** It goes from place to place by its own steam. */
+  moves: (f) => f.kind.endsWith('locomotive') || f.kind === 'road engine',
   rails: (f) => f.kind === 'tank locomotive' || f.kind === 'tender locomotive',
   separator: (f) => f.exhaust === 'separator',
   condensate: (f) => f.exhaust === 'condensate',

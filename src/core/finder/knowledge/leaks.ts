@@ -47,6 +47,7 @@ export const leaks: Family = {
     },
     {
       key: 'wet-smokebox',
+      for: ['tubes'],
       says: ['The smokebox is wet', 'water in the smokebox', 'drips at the front'],
       causes: {
         'tube-weeps': 'usually',
@@ -185,6 +186,7 @@ export const leaks: Family = {
     },
     {
       key: 'rain-chimney',
+      for: ['solid'],
       is: 'Rain came down the chimney',
       why: 'It stood outside without a cap.',
       base: 'usual',
@@ -229,7 +231,7 @@ export const leaks: Family = {
       key: 'filled-glass-false',
       is: 'The glass was wrong, not the water',
       why: 'A way that clears by itself overnight shows another level.',
-      for: ['glass'],
+      for: ['blow-through'],
       base: 'usual',
       fix: { does: 'Blown through before it is believed.', minutes: 5 },
       retest: 'Comes back at once, three times.',
@@ -308,7 +310,7 @@ export const leaks: Family = {
       how: 'Look up this place over the last steamings.',
       results: ['worse each time', 'the same for long', 'never seen before'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       shows: {
         'crack-shell': ['usually', 'never', 'half'],
         'tube-weeps': ['usually', 'rarely', 'half'],
@@ -322,7 +324,7 @@ export const leaks: Family = {
       how: 'What was undone since it was last dry?',
       results: ['this very joint', 'nothing near it'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       shows: { 'door-joint': 'usually', 'fitting-thread': 'usually', 'steam-pipe-joint': 'usually', 'tube-weeps': 'rarely' }
     },
     {
@@ -330,7 +332,7 @@ export const leaks: Family = {
       how: 'Was it washed out, swept wet or rained on since it last steamed?',
       results: ['washed out or swept wet', 'stood in the rain', 'neither'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       shows: { 'clean-water': ['always', 'rarely', 'never'], 'rain-chimney': ['rarely', 'always', 'never'] }
     },
     {
@@ -449,9 +451,17 @@ export const leaks: Family = {
       how: 'Has the tank risen overnight, or is it warm?',
       results: ['risen or warm', 'as it was'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['tank'],
       shows: { 'clack-passing': 'always', 'blow-down-passes': 'never' }
+    },
+    {
+      key: 'hot-cold',
+      how: 'Was the first level read hot and the second cold?',
+      results: ['one hot, one cold', 'both alike'],
+      minutes: 1,
+      when: 'any',
+      shows: { 'cooled-level': 'always' }
     }
   ]
 };

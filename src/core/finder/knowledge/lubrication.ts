@@ -174,7 +174,7 @@ export const lubrication: Family = {
       why: 'Steam oil is like honey at ten degrees.',
       for: ['lubricator'],
       base: 'usual',
-      fix: { does: 'Warm the can; let the lubricator warm before the road.', minutes: 5 },
+      fix: { does: 'Warm the can; let the lubricator warm before it works.', minutes: 5 },
       retest: 'Feeds when warm.'
     },
     {
@@ -183,7 +183,7 @@ export const lubrication: Family = {
       why: 'Motion oil leaves a hot cylinder and steam oil does not creep into a bearing.',
       base: 'usual',
       fix: { does: 'Right oil in the right can; cans marked.', minutes: 20, parts: 'Oil' },
-      retest: 'Cool after a lap, a smear at the chimney.'
+      retest: 'Cool after a quarter of an hour’s run, a smear at the chimney.'
     },
     {
       key: 'bearing-forgotten',
@@ -191,7 +191,7 @@ export const lubrication: Family = {
       why: 'One of thirty places was left out.',
       base: 'common',
       fix: { does: 'Cooled, oiled; the round goes by number.', minutes: 10 },
-      retest: 'Cool after a lap.'
+      retest: 'Cool after a quarter of an hour’s run.'
     },
     {
       key: 'trimming-bad',
@@ -208,7 +208,7 @@ export const lubrication: Family = {
       why: 'No room for a film of oil.',
       base: 'usual',
       fix: { does: 'Eased, a thin shim.', minutes: 45 },
-      retest: 'Turns by hand; cool after a lap.'
+      retest: 'Turns by hand; cool after a quarter of an hour’s run.'
     },
     {
       key: 'bearing-grit',
@@ -216,7 +216,7 @@ export const lubrication: Family = {
       why: 'It cuts what it should carry.',
       base: 'usual',
       fix: { does: 'Opened, cleaned, scraped; ashpan and felt seen to.', minutes: 120 },
-      retest: 'Cool after three laps.'
+      retest: 'Cool after an hour’s run.'
     },
     {
       key: 'oil-way',
@@ -233,7 +233,7 @@ export const lubrication: Family = {
       for: ['rails'],
       base: 'rare',
       fix: { does: 'Springs set by weighing or by the height of the frames.', minutes: 90 },
-      retest: 'Heights alike; cool after three laps.'
+      retest: 'Heights alike; cool after an hour’s run.'
     }
   ],
   checks: [
@@ -260,7 +260,7 @@ export const lubrication: Family = {
       how: 'How does its valve stand?',
       results: ['shut', 'more than half a turn open', 'as it was set'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['lubricator'],
       shows: { 'lubricator-shut': ['always', 'never', 'never'], 'lubricator-open-wide': ['never', 'always', 'never'] }
     },
@@ -269,7 +269,7 @@ export const lubrication: Family = {
       how: 'Oil level before the day and now?',
       results: ['was never filled', 'no lower', 'lower by a day’s use'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['lubricator'],
       shows: {
         'lubricator-empty': ['always', 'rarely', 'never'],
@@ -286,7 +286,7 @@ export const lubrication: Family = {
       how: 'Watch the lubricator’s wheel as the arm moves.',
       results: ['stands or slips', 'turns a tooth'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['mechanical'],
       shows: { 'lubricator-drive': 'always' }
     },
@@ -329,7 +329,7 @@ export const lubrication: Family = {
       how: 'Which can did it come from? Let a drop run over a cold plate.',
       results: ['runs like water', 'will not run', 'runs as it should'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       shows: { 'oil-thin': ['always', 'never', 'never'], 'oil-cold': ['never', 'always', 'never'] }
     },
     {
@@ -337,7 +337,7 @@ export const lubrication: Family = {
       how: 'How was it filled: its steam shut, and drained without pressure?',
       results: ['with its steam on', 'shut and drained'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['displacement'],
       shows: { 'lubricator-blown': 'always' }
     },
@@ -346,7 +346,7 @@ export const lubrication: Family = {
       how: 'Look in which hole the lubricator’s arm is.',
       results: ['the one of longest stroke', 'as its record says'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['mechanical'],
       shows: { 'lubricator-stroke': 'always' }
     },
@@ -374,7 +374,7 @@ export const lubrication: Family = {
       how: 'Go through the oiling round of today: was this place in it?',
       results: ['left out', 'oiled'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       shows: { 'bearing-forgotten': 'always' }
     },
     {
@@ -382,7 +382,7 @@ export const lubrication: Family = {
       how: 'Lift the trimming: does its tail drip?',
       results: ['dry or hard', 'drips'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['wick oilers'],
       shows: { 'trimming-bad': 'always' }
     },
@@ -391,7 +391,7 @@ export const lubrication: Family = {
       how: 'Was this bearing touched since it last ran cool?',
       results: ['taken up', 'not touched'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       shows: { 'bearing-tight': 'always', 'bearing-grit': 'rarely' }
     },
     {
@@ -407,7 +407,7 @@ export const lubrication: Family = {
       how: 'Rub what comes out between two fingers.',
       results: ['gritty', 'smooth'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       shows: { 'bearing-grit': 'always' }
     },
     {
@@ -415,7 +415,7 @@ export const lubrication: Family = {
       how: 'Measure the frames’ height over each box, on level track.',
       results: ['differ by millimetres', 'alike'],
       minutes: 6,
-      when: 'cold',
+      when: 'any',
       for: ['rails'],
       tools: 'Rule',
       shows: { 'box-weight': 'always' }

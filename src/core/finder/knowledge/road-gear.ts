@@ -347,7 +347,7 @@ export const roadGear: Family = {
       how: 'Stopped and scotched: is the pinion fully in, its pin in and its latch over?',
       results: ['half in', 'pin or latch missing or worn', 'in and held'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['gears'],
       shows: { 'gear-half': ['always', 'rarely', 'never'], 'gear-pin': ['rarely', 'always', 'never'] }
     },
@@ -400,7 +400,7 @@ export const roadGear: Family = {
       how: 'Turn the steering to and fro: where is it lost?',
       results: ['in the chains', 'at the worm', 'at the perch pin', 'at a wheel', 'nowhere'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       for: ['road'],
       shows: {
         'chain-slack': ['always', 'never', 'never', 'never', 'never'],
@@ -434,7 +434,7 @@ export const roadGear: Family = {
       how: 'Lift the drive chain off the back of its sprocket.',
       results: ['half a tooth or more', 'hardly'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['chain'],
       shows: { 'drive-chain-long': 'always', 'drive-sprocket': 'half' }
     },
@@ -443,7 +443,7 @@ export const roadGear: Family = {
       how: 'Look at the sprockets’ teeth.',
       results: ['hooked', 'even'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['chain'],
       shows: { 'drive-sprocket': 'always' }
     },
@@ -452,7 +452,7 @@ export const roadGear: Family = {
       how: 'Lay a straight edge across both sprockets.',
       results: ['touches one only', 'touches both'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       for: ['chain'],
       tools: 'Straight edge',
       shows: { 'drive-line': 'always' }
@@ -462,7 +462,7 @@ export const roadGear: Family = {
       how: 'Wipe the clutch with a white rag.',
       results: ['oily', 'dry'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['clutch'],
       care: 'Stopped and scotched.',
       shows: { 'clutch-oil': 'always' }
@@ -472,7 +472,7 @@ export const roadGear: Family = {
       how: 'Lever fully over: is there travel left, and how thick is the lining?',
       results: ['no travel, lining thin', 'no travel, lining thick', 'travel left'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       for: ['clutch'],
       shows: { 'clutch-worn': ['always', 'rarely', 'never'], 'clutch-set': ['rarely', 'always', 'never'] }
     },
@@ -481,7 +481,7 @@ export const roadGear: Family = {
       how: 'Put it on: how much travel is left, and do all blocks touch?',
       results: ['at its end', 'one does not touch', 'half left, all touch'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['brake'],
       shows: { 'brake-rigging': ['usually', 'half', 'never'], 'brake-block': ['usually', 'half', 'never'] }
     },
@@ -490,7 +490,7 @@ export const roadGear: Family = {
       how: 'Wipe block, band or drum with a white rag.',
       results: ['oily or wet', 'dry'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['brake'],
       shows: { 'brake-oil': 'always' }
     },
@@ -499,7 +499,7 @@ export const roadGear: Family = {
       how: 'Measure what is left of the blocks.',
       results: ['at their limit', 'more'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       for: ['brake'],
       shows: { 'brake-block': 'always' }
     },
@@ -526,18 +526,18 @@ export const roadGear: Family = {
       how: 'Look at every cock between boiler and brake.',
       results: ['one is shut', 'all open'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['brake isolator'],
       shows: { 'brake-isolated': 'always' }
     },
     {
       key: 'vacuum-alone',
       how: 'Train pipe shut off at the engine: does it make its figure?',
-      results: ['it does', 'it does not'],
+      results: ['it does not', 'it does'],
       minutes: 2,
       when: 'in steam',
       for: ['vacuum brake'],
-      shows: { 'vacuum-hose': 'usually', 'vacuum-dummy': 'always', 'vacuum-seal': 'always', 'vacuum-ejector': 'never' }
+      shows: { 'vacuum-ejector': 'always', 'vacuum-hose': 'rarely', 'vacuum-dummy': 'never', 'vacuum-seal': 'never' }
     },
     {
       key: 'vacuum-coaches',
@@ -558,7 +558,7 @@ export const roadGear: Family = {
       how: 'Walk to the rear: is the last hose on its dummy?',
       results: ['off', 'on'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['vacuum brake'],
       shows: { 'vacuum-dummy': 'always' }
     },

@@ -158,6 +158,7 @@ export const steam: Family = {
     },
     {
       key: 'on-gradient',
+      for: ['moves'],
       is: 'It stood or ran on a slope',
       why: 'The water lies deep under the dome at one end.',
       base: 'usual',
@@ -329,7 +330,7 @@ export const steam: Family = {
       key: 'fire-for-work',
       is: 'A fire for a climb, before a stop',
       why: 'A full bed goes on giving for twenty minutes.',
-      for: ['solid'],
+      for: ['moves', 'solid'],
       base: 'usual',
       fix: { does: 'Last round well before the stop; feed as it stands.', minutes: 1 },
       retest: 'No lift over three stops.'
@@ -351,7 +352,7 @@ export const steam: Family = {
       how: 'Where did the glass stand as it began?',
       results: ['over three quarters', 'between a half and three quarters', 'a half or less'],
       minutes: 1,
-      when: 'in steam',
+      when: 'any',
       for: ['glass'],
       shows: {
         'water-high': ['always', 'rarely', 'never'],
@@ -364,7 +365,7 @@ export const steam: Family = {
       how: 'What was being done as it began?',
       results: ['regulator opened quickly', 'ran over a change of slope', 'nothing special'],
       minutes: 1,
-      when: 'running',
+      when: 'any',
       for: ['regulator'],
       shows: {
         'regulator-snatched': ['always', 'never', 'rarely'],
@@ -439,7 +440,7 @@ export const steam: Family = {
       how: 'Meter or strip: how does the boiler water stand beside the club’s figure?',
       results: ['over it', 'within it'],
       minutes: 4,
-      when: 'cold',
+      when: 'any',
       tools: 'Meter or strips',
       shows: { 'salts-high': 'always', 'treatment-much': 'usually' }
     },
@@ -448,7 +449,7 @@ export const steam: Family = {
       how: 'Add up the doses since the last wash-out beside the litres that were changed.',
       results: ['more than the litres ask for', 'as they ask'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       for: ['treated'],
       shows: { 'treatment-much': 'usually', 'salts-high': 'rarely' }
     },
@@ -457,7 +458,7 @@ export const steam: Family = {
       how: 'How many steamings since the boiler was made, soldered or tubed?',
       results: ['fewer than four', 'more'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       shows: { 'boiler-new': 'always' }
     },
     {
@@ -503,7 +504,7 @@ export const steam: Family = {
       how: 'Handle shut: is there travel left, or does it come up on the stop?',
       results: ['on the stop, or slack in it', 'shuts short of the stop'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['regulator'],
       shows: { 'regulator-linkage': 'always', 'regulator-face': 'rarely' }
     },
@@ -615,7 +616,7 @@ export const steam: Family = {
       how: 'Where does the blower stand?',
       results: ['open more than a breath', 'at a breath'],
       minutes: 1,
-      when: 'in steam',
+      when: 'any',
       for: ['solid'],
       shows: { 'blower-left': 'always', 'air-much': 'rarely' }
     },
@@ -624,7 +625,7 @@ export const steam: Family = {
       how: 'How deep was the bed as it came to stand, and when was the last round?',
       results: ['deep, a round within ten minutes', 'burnt down'],
       minutes: 1,
-      when: 'in steam',
+      when: 'any',
       for: ['solid'],
       shows: { 'fire-for-work': 'always', 'air-much': 'half' }
     },
@@ -651,6 +652,23 @@ export const steam: Family = {
       minutes: 2,
       when: 'in steam',
       shows: { 'lagging-off': 'always', 'seam-weeps': 'rarely' }
+    },
+    {
+      key: 'pipe-where',
+      how: 'Trace where the steam for the engine is taken from the boiler.',
+      results: ['under the highest place, or near the water', 'at the highest place'],
+      minutes: 4,
+      when: 'any',
+      shows: { 'pipe-low': 'always' }
+    },
+    {
+      key: 'whistle-stop',
+      how: 'Follow the whistle’s pipe: does its stop valve stand open, and is it as wide as the whistle’s own thread?',
+      results: ['half shut, or thin', 'it dips on its way', 'open, wide and falling'],
+      minutes: 2,
+      when: 'any',
+      for: ['whistle'],
+      shows: { 'whistle-low': ['always', 'rarely', 'never'], 'whistle-drain': ['rarely', 'always', 'never'] }
     }
   ]
 };

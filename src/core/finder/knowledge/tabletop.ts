@@ -245,7 +245,7 @@ export const tabletop: Family = {
       how: 'Take the belt off and flick again.',
       results: ['spins now', 'as before'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['tabletop'],
       shows: { 'load-belt': 'always', 'tight-spot': 'never', 'oil-gummed': 'never' }
     },
@@ -339,7 +339,7 @@ export const tabletop: Family = {
       how: 'Hold the shaft and turn the flywheel.',
       results: ['it turns on its shaft', 'firm'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['tabletop'],
       shows: { 'flywheel-loose': 'always' }
     },
@@ -348,7 +348,7 @@ export const tabletop: Family = {
       how: 'How does the eccentric stand to the crank?',
       results: ['not a quarter ahead', 'a little over a quarter ahead'],
       minutes: 2,
-      when: 'cold',
+      when: 'any',
       for: ['tabletop', 'slide valves'],
       shows: { 'eccentric-off': 'always' }
     },
@@ -384,7 +384,7 @@ export const tabletop: Family = {
       how: 'In the open, away from the can: burn a spoonful off.',
       results: ['leaves water', 'leaves nothing'],
       minutes: 5,
-      when: 'cold',
+      when: 'any',
       for: ['wicks'],
       danger: 'Open spirit: the can shut and far away first, a lid to smother it.',
       shows: { 'spirit-wet': 'always' }
@@ -394,7 +394,7 @@ export const tabletop: Family = {
       how: 'How full was the burner filled?',
       results: ['to the brim', 'to two thirds or less'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['wicks'],
       shows: { 'spirit-overfilled': 'always' }
     },
@@ -412,7 +412,7 @@ export const tabletop: Family = {
       how: 'Break a tablet.',
       results: ['crumbles or is soft', 'snaps dry'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['tablets'],
       shows: { 'tablets-damp': 'always' }
     },
@@ -421,7 +421,7 @@ export const tabletop: Family = {
       how: 'How many were lit, beside its record?',
       results: ['more', 'as many'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       for: ['tablets'],
       shows: { 'tablets-many': 'always' }
     }

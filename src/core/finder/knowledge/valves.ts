@@ -281,7 +281,7 @@ export const valves: Family = {
       how: 'Look at the seal and the locknut.',
       results: ['seal broken or nut loose', 'sealed and tight'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       shows: { 'valve-locknut': 'always', 'valve-late': 'half', 'valve-early': 'half' }
     },
     {
@@ -289,7 +289,7 @@ export const valves: Family = {
       how: 'Look up its lifts of this year and last.',
       results: ['drifts down', 'drifts up', 'steady'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       shows: {
         'valve-tired': ['always', 'never', 'never'],
         'valve-stuck': ['never', 'usually', 'rarely'],
@@ -326,7 +326,7 @@ export const valves: Family = {
       how: 'Look for anything on or against the valve: cover, gag, cladding, wire.',
       results: ['something touches it', 'free'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       shows: { 'valve-gagged': 'always' }
     },
     {
@@ -377,7 +377,7 @@ export const valves: Family = {
       how: 'Work the sum: what the valves pass at their lift against what this fire can make.',
       results: ['less than the fire makes', 'more'],
       minutes: 3,
-      when: 'cold',
+      when: 'any',
       shows: { 'valve-small': 'always', 'fire-stronger': 'half' }
     },
     {
@@ -385,7 +385,7 @@ export const valves: Family = {
       how: 'What was changed since the last accumulation test: fuel, burner, element, nozzle?',
       results: ['something was', 'nothing'],
       minutes: 1,
-      when: 'cold',
+      when: 'any',
       shows: { 'fire-stronger': 'always', 'valve-small': 'half' }
     },
     {
