@@ -39,6 +39,7 @@ const storeys = [
   'forecast',
   'learn',
   'watch',
+  'finder',
   'plan',
   'faults',
   'formats'

@@ -26,13 +26,15 @@ type Way = (c: FinderCase, belief: Belief, done: ReadonlySet<string>, now: Now) 
 
 const fitOutOf = (c: FinderCase) => patterns.find(({ key }) => key === c.pattern)!.fitOut;
 
+const symptomOf = (c: FinderCase) => knowledge.symptoms.get(c.symptom)!;
+
 /** As the finder asks. */
-export const asked: Way = (c, belief, done, now) => nextChecks(fitOutOf(c), belief, done, now)[0]?.check;
+export const asked: Way = (c, belief, done, now) => nextChecks(symptomOf(c), fitOutOf(c), belief, done, now)[0]?.check;
 /** As the book stands: every check of the symptom in the order of its pages. */
-export const byTheBook: Way = (c, belief, done) => checksFor(fitOutOf(c), belief).find(({ key }) => !done.has(key));
+export const byTheBook: Way = (c, belief, done) => checksFor(symptomOf(c), fitOutOf(c), belief).find(({ key }) => !done.has(key));
 /** The check that says most of the cause that is likeliest now. */
 export const likeliestFirst: Way = (c, belief, done) => {
-  const open = checksFor(fitOutOf(c), belief).filter(({ key }) => !done.has(key));
+  const open = checksFor(symptomOf(c), fitOutOf(c), belief).filter(({ key }) => !done.has(key));
   for (const [cause] of ranked(belief)) {
     const of = open.filter((check) => cause in check.shows);
     if (of.length)
@@ -48,7 +50,7 @@ const afterwards = (now: Now, { when }: Check): Now => (when === 'any' ? now : w
 /** Plays a case to its end, or to so many checks: each answered as the case says, or as where nothing is the matter. */
 export function play(c: FinderCase, way: Way, most = 40): Played {
   const fitOut = fitOutOf(c);
-  const symptom = knowledge.symptoms.get(c.symptom)!;
+  const symptom = symptomOf(c);
   if (!causesOf(symptom, fitOut).some(({ key }) => key === c.cause)) throw new RangeError(`${c.pattern} cannot have ${c.cause}.`);
   let belief = prior(symptom, fitOut);
   let now: Now = c.now ?? 'cold';

@@ -1,6 +1,7 @@
 import { add, closing, type Entry, type EntryOf, fold, inOrder, type Log, mayNotEnter, placed } from '$core/log';
 import { printMarks, Refusal, usualUnits } from '$core/units';
 import { inClub, sql } from './database';
+import { tellRetests } from './fault-log';
 import { logIn } from './live/warm';
 import { allowed, type Member } from './members';
 import { settle } from './sql/derived';
@@ -61,7 +62,7 @@ const judged: ReadonlySet<string> = new Set(['tick', 'sign', 'override', 'away',
 const isTight = (e: Sent) => e.kind === 'thing' && (e.body as { open?: unknown }).open === false;
 const isJudged = (e: Sent) => judged.has(e.kind) || isLight(e) || isTight(e) || e.strikes !== undefined;
 /** What means something outside the log. */
-const isTold = (e: Sent) => e.kind === 'fault';
+const isTold = (e: Sent) => e.kind === 'fault' || (e.kind === 'test' && String((e.body as { test?: unknown }).test).startsWith('Retest '));
 
 /**
  * Stores entries, each once. What an entry means outside the log (a fault, the end of the steaming) is brought up to date in the
@@ -129,6 +130,7 @@ export async function appendEntries(member: Member, sentTo: string, sent: readon
     const fresh = new Set(row.fresh);
     const stored = entries.filter((e) => fresh.has(e.id));
     await tellFaults(tx, member, row.engineId, steamingId, stored);
+    await tellRetests(tx, member, row.engineId, stored);
     if (stored.length) await keepEnd(tx, club, steamingId, row, log, stored);
     return { stored: stored.length, refused };
   });

@@ -1,6 +1,7 @@
 import { barsOf, barsPassengers, mayBegin } from '$core/faults';
 import { fold, litAt } from '$core/log';
 import { beginning, type DayPlan, type InBook } from '$core/plan';
+import type { Retest } from '$core/procedure';
 import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
 import { leftBy } from './book';
 import { inClub } from './database';
@@ -26,16 +27,22 @@ async function inBookOf(
   club: string,
   engineIds: readonly string[],
   before?: string
-): Promise<Map<string, Pick<InBook, 'faults' | 'papers'>>> {
-  const rows = await tx<{ id: string; faults: InBook['faults'][number][] | null; papers: InBook['papers'][number][] | null }[]>`
+): Promise<Map<string, Pick<InBook, 'faults' | 'papers' | 'retests'>>> {
+  const rows = await tx<
+    { id: string; faults: InBook['faults'][number][] | null; papers: InBook['papers'][number][] | null; retests: Retest[] | null }[]
+  >`
     select e.id,
-      (select jsonb_agg(jsonb_build_object('text', f.text, 'forbids', f.forbids) order by (f.forbids = 'nothing'), f.raised_at desc)
+      (select jsonb_agg(jsonb_build_object('text', case when f.awaits = 'examiner' then 'mended, and not yet cleared by the examiner: ' || f.text else f.text end, 'forbids', f.forbids) order by (f.forbids = 'nothing'), f.raised_at desc)
         from (select * from fault where club_id = ${club} and engine_id = e.id and fixed_at is null and withdrawn_at is null
             ${before ? tx`and raised_at <= ${before}` : tx``} order by (forbids = 'nothing'), raised_at desc limit 50) f) as faults,
       (select jsonb_agg(jsonb_build_object('kind', p.kind, 'expires', p.expires) order by p.kind)
-        from (select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = e.id and withdrawn_at is null group by kind) p) as papers
+        from (select kind, max(expires) as expires from paper where club_id = ${club} and engine_id = e.id and withdrawn_at is null group by kind) p) as papers,
+      (select jsonb_agg(jsonb_build_object('id', f.fault_id, 'text', f.text, 'retest', f.retest, 'fix', f.fix) order by f.fixed_at)
+        from (select * from fault where club_id = ${club} and engine_id = e.id and awaits = 'retest' and withdrawn_at is null order by fixed_at limit 12) f) as retests
     from unnest(${engineIds as string[]}::uuid[]) as e (id)`;
-  return new Map(rows.map(({ id, faults, papers }) => [id, { faults: faults ?? [], papers: papers ?? [] }]));
+  return new Map(
+    rows.map(({ id, faults, papers, retests }) => [id, { faults: faults ?? [], papers: papers ?? [], retests: retests ?? [] }])
+  );
 }
 
 /** What a steaming of each of these engines would be begun from now. */

@@ -48,7 +48,18 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'action /engines/[id]?/letGo': shed,
   'load /faults': all,
   'action /faults?/raise': all,
-  'action /faults?/fix': keepers,
+  'load /faults/find': all,
+  'action /faults/find?/found': all,
+  'load /faults/[id]': all,
+  'action /faults/[id]?/asked': all,
+  'action /faults/[id]?/shown': all,
+  'action /faults/[id]?/struck': all,
+  'action /faults/[id]?/changed': all,
+  'action /faults/[id]?/undone': all,
+  'action /faults/[id]?/tried': all,
+  'action /faults/[id]?/fix': keepers,
+  'action /faults/[id]?/retest': all,
+  'action /faults/[id]?/cleared': ['examiner'],
   'load /first-run': anybody,
   'action /first-run?/default': anybody,
   'load /release/[id]': all,
@@ -125,7 +136,7 @@ function routes(): string[] {
 describe.skipIf(!hasServer)('who may do what', () => {
   let book: Awaited<ReturnType<typeof emptyBook>>;
   const cookies = new Map<string, string>();
-  const ids = { engine: '', steaming: '', plan: '', twice: '' };
+  const ids = { engine: '', steaming: '', plan: '', twice: '', fault: '' };
   const send = (cookie: string, method: string, path: string, body?: string, type = 'application/json') =>
     fetch(`${book.url}${path}`, {
       method,
@@ -157,6 +168,8 @@ describe.skipIf(!hasServer)('who may do what', () => {
     ids.steaming = await post(`/api/engines/${ids.engine}/steamings`, { reason: 'who may', plan: null });
     const plan = { wants: [{ what: 'train', at: '2098-06-13T10:00:00.000Z' }], people: [{ name: 'The owner', as: 'keeper' }] };
     ids.plan = await post(`/api/engines/${ids.engine}/plans`, { plan });
+    const found = await form(cookies.get('owner')!, '/faults/find?/found', { engine: ids.engine, symptom: 'knocks' });
+    ids.fault = /\/faults\/([\w-]{36})/.exec(await found.text())![1]!;
     // The same engine, begun on a device that did not know of the first.
     ids.twice = crypto.randomUUID();
     const away = begunAway(ids.engine, patterns[2]!.fitOut);
@@ -187,7 +200,9 @@ describe.skipIf(!hasServer)('who may do what', () => {
           ? ids.steaming
           : place.startsWith('/twice')
             ? ids.twice
-            : ids.engine;
+            : place.startsWith('/faults/')
+              ? ids.fault
+              : ids.engine;
     const path = place.replace('[id]', id).replace('[sum]', 'hydraulic').replace('[token]', 'none');
     const stop = new AbortController();
     try {

@@ -31,7 +31,7 @@ const met = patterns.flatMap(({ key, fitOut }) =>
 /** A symptom on an engine, and some checks of it with what they showed. */
 const shown = fc.constantFrom(...met).chain(({ symptom, fitOut }) => {
   const from = prior(symptom, fitOut);
-  const checks = checksFor(fitOut, from);
+  const checks = checksFor(symptom, fitOut, from);
   return fc.record({
     fitOut: fc.constant(fitOut),
     from: fc.constant(from),
@@ -75,7 +75,7 @@ describe('what is known', () => {
     expect([...knowledge.causes.keys()].filter((key) => !named.has(key))).toEqual([]);
     const alike: string[] = [];
     for (const { name, symptom, fitOut } of met) {
-      const checks = [...knowledge.checks.values()].filter((c) => fits(fitOut, c.for));
+      const checks = checksFor(symptom, fitOut, prior(symptom, fitOut));
       const causes = causesOf(symptom, fitOut).map(({ key }) => ({ key, shows: checks.map((c) => likelihoods(c, key)) }));
       if (causes.length < 2) alike.push(name);
       const parted = (a: (typeof causes)[0], b: (typeof causes)[0]) =>
@@ -193,8 +193,8 @@ describe('the next check', () => {
   it('is the cheaper of two that part the same pair, and the one for which the engine is as it stands', () => {
     const symptom = knowledge.symptoms.get('injector-nothing')!;
     const belief = prior(symptom, tender);
-    const cold = nextChecks(tender, belief, new Set(), 'cold');
-    const hot = nextChecks(tender, belief, new Set(), 'in steam');
+    const cold = nextChecks(symptom, tender, belief, new Set(), 'cold');
+    const hot = nextChecks(symptom, tender, belief, new Set(), 'in steam');
     const at = (of: typeof cold, key: string) => of.findIndex(({ check }) => check.key === key);
     expect(at(hot, 'tries-order')).toBeLessThan(at(hot, 'order-again'));
     expect(at(hot, 'order-again')).toBeLessThan(at(hot, 'cone-look'));
@@ -204,10 +204,16 @@ describe('the next check', () => {
 
   it('does not come twice, changes nothing while something else can be looked at, and is dangerous last', () => {
     for (const { name, symptom, fitOut } of met) {
-      const ahead = nextChecks(fitOut, prior(symptom, fitOut), new Set(), 'in steam');
+      const ahead = nextChecks(symptom, fitOut, prior(symptom, fitOut), new Set(), 'in steam');
       const ranks = ahead.map(({ check }) => (check.danger ? 2 : 0) + (check.changes ? 1 : 0));
       expect(ranks, name).toEqual(ranks.toSorted((a, b) => a - b));
-      const again = nextChecks(fitOut, prior(symptom, fitOut), new Set(ahead.slice(0, 2).map(({ check }) => check.key)), 'in steam');
+      const again = nextChecks(
+        symptom,
+        fitOut,
+        prior(symptom, fitOut),
+        new Set(ahead.slice(0, 2).map(({ check }) => check.key)),
+        'in steam'
+      );
       expect(
         again.some(({ check }) => ahead.slice(0, 2).includes(ahead.find((a) => a.check === check)!)),
         name
@@ -216,8 +222,9 @@ describe('the next check', () => {
   });
 
   it('names the two causes that it parts', () => {
-    const belief = prior(knowledge.symptoms.get('pump-nothing')!, tender);
-    const [first] = nextChecks(tender, belief, new Set(), 'cold');
+    const symptom = knowledge.symptoms.get('pump-nothing')!;
+    const belief = prior(symptom, tender);
+    const [first] = nextChecks(symptom, tender, belief, new Set(), 'cold');
     for (const cause of first!.parts) expect(belief.has(cause)).toBe(true);
     expect(first!.parts[0]).not.toBe(first!.parts[1]);
   });

@@ -1,6 +1,6 @@
 import type { FitOut } from '../engine';
 import { after, type Belief, entropy, likelihoods, unlisted } from './belief';
-import { type Check, fits, knowledge, type When } from './knowledge';
+import { type Check, fits, knowledge, type Symptom, type When } from './knowledge';
 
 /** A check that could be made now. */
 export interface Ahead {
@@ -44,8 +44,10 @@ function bestPair(check: Check, belief: Belief): readonly [string, string] {
 }
 
 /** Checks that this engine can be given and that tell its causes apart. */
-export const checksFor = (fitOut: FitOut, belief: Belief): Check[] =>
-  [...knowledge.checks.values()].filter((c) => fits(fitOut, c.for) && Object.keys(c.shows).some((cause) => belief.has(cause)));
+export const checksFor = ({ of }: Pick<Symptom, 'of'>, fitOut: FitOut, belief: Belief): Check[] =>
+  [...knowledge.checks.values()].filter(
+    (c) => fits(fitOut, c.for) && (!of || !c.of || c.of.includes(of)) && Object.keys(c.shows).some((cause) => belief.has(cause))
+  );
 
 /** By how much a check is expected to lessen what is not known, bits, never under 0. */
 export function gainOf(check: Check, belief: Belief): number {
@@ -62,8 +64,14 @@ export function gainOf(check: Check, belief: Belief): number {
  * engine which is cold takes to be in steam, or one in steam to be cold; what changes something after what does not; what is dangerous last.
  * @param done keys of checks that need not be made again
  */
-export function nextChecks(fitOut: FitOut, belief: Belief, done: ReadonlySet<string>, now: 'cold' | 'in steam'): Ahead[] {
-  return checksFor(fitOut, belief)
+export function nextChecks(
+  symptom: Pick<Symptom, 'of'>,
+  fitOut: FitOut,
+  belief: Belief,
+  done: ReadonlySet<string>,
+  now: 'cold' | 'in steam'
+): Ahead[] {
+  return checksFor(symptom, fitOut, belief)
     .filter((check) => !done.has(check.key))
     .map((check): Ahead => ({
       check,

@@ -64,6 +64,7 @@ const step = Joi.object({
     }),
     Joi.object({ kind: Joi.valid('holds').required(), within: Joi.number().min(0).max(5e6).required() }),
     Joi.object({ kind: Joi.valid('joints').required(), names: Joi.array().items(words(60)).min(1).max(12).required() }),
+    Joi.object({ kind: Joi.valid('retest').required(), test: words(60).required() }),
     Joi.object({ kind: Joi.valid('lifts').required(), valves: Joi.number().integer().min(1).max(8).required() }),
     Joi.object({
       kind: Joi.valid('agrees').required(),

@@ -100,6 +100,12 @@ const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state:
       : undefined;
   },
   joints: ({ names }, state) => jointsLack(names, state, 'each'),
+  retest: ({ test }, { tests }) =>
+    tests[test]?.result === 'pass'
+      ? undefined
+      : tests[test]?.result === 'fail'
+        ? 'It is back again: its fault is open. Nothing is proven by this step.'
+        : 'Try it, and say what it did: holds, or back again.',
   'at rest': ({ atMost }, { pressure }) =>
     pressure && pressure.value > atMost
       ? `It stands at ${mark(pressure.value, 'pressure')} cold: a gauge that does not begin at nothing reads wrong all the way. Write a fault.`

@@ -35,7 +35,8 @@ const shows: Readonly<Record<Shown, Shows>> = {
   valves: ({ sets }, state) => stands(sets, state),
   proven: ({ proves = [] }, { feeds }) => proves.length > 0 && proves.every((name) => feeds[name]?.proven),
   oil: (step, state, told) => told.some((e) => e.is === 'oil' && e.what === 'oil round'),
-  agrees: (_, { lifts }) => lifts.some((l) => l.lifted !== undefined)
+  agrees: (_, { lifts }) => lifts.some((l) => l.lifted !== undefined),
+  tested: ({ proof }, { tests }) => proof?.kind === 'retest' && tests[proof.test]?.result === 'pass'
 };
 
 /** Every valve as the step would leave it. */

@@ -2,7 +2,7 @@ import { plantOf } from '../boiler';
 import type { FitOut } from '../engine';
 import { expectsOf } from '../learn';
 import { type Begun, type Carried, forbids, missedOf } from '../log';
-import { compose, feedsAt, type Procedure, withBook } from '../procedure';
+import { compose, feedsAt, type Procedure, type Retest, withBook } from '../procedure';
 import { demandOf, startingSum } from '../sums';
 import { dayWords } from '../units';
 import { withEnd } from './after';
@@ -13,12 +13,22 @@ import { type Known, shownIn } from './whole';
 
 /**
  * The procedure of a steaming that begins: composed for its engine, with what the club's book shows.
- * @param at ISO 8601 @param stops what stands against it, overridden or not @param left by the last steaming
+ * @param at ISO 8601 @param stops what stands against it, overridden or not @param left by the last steaming @param retests of what was mended
  */
 export const begunWith = (
   fitOut: FitOut,
   { papers, faults, public: open, feedsAsked }: Begun,
-  { at, stops, left }: { readonly at: string; readonly stops: readonly string[]; readonly left: readonly Carried[] }
+  {
+    at,
+    stops,
+    left,
+    retests = []
+  }: {
+    readonly at: string;
+    readonly stops: readonly string[];
+    readonly left: readonly Carried[];
+    readonly retests?: readonly Retest[] | undefined;
+  }
 ): Procedure =>
   withBook(compose(fitOut), {
     at,
@@ -28,6 +38,7 @@ export const begunWith = (
       ...faults.map((f) => `Open fault: ${f.text} (${forbids[f.forbids]})`),
       ...left.map((c) => `${c.what}: ${c.how}${c.reason ? `, ${c.reason}` : ''}`)
     ],
+    retests,
     missed: left.flatMap((c) => (c.how === 'in part' && c.reason ? missedOf(c.reason) : [])),
     ...(open ? { feeds: { asked: feedsAsked, of: feedsAt(fitOut).map((x) => x.name) } } : {})
   });
@@ -38,6 +49,8 @@ export interface InBook extends Pick<Begun, 'faults' | 'papers' | 'feedsAsked'> 
   readonly known: Pick<Known, 'fits' | 'used' | 'runs' | 'measured'>;
   /** What the last steaming left. */
   readonly left: readonly Carried[];
+  /** Fixes that have not been seen to hold; none in a book from before they were kept. */
+  readonly retests?: readonly Retest[];
 }
 
 /**
@@ -46,7 +59,7 @@ export interface InBook extends Pick<Begun, 'faults' | 'papers' | 'feedsAsked'> 
  * @param at ISO 8601 @param stops what stands against it, overridden or not
  */
 export function beginning(
-  { fitOut, known, left, faults, papers, feedsAsked }: InBook,
+  { fitOut, known, left, retests, faults, papers, feedsAsked }: InBook,
   {
     at,
     stops,
@@ -66,7 +79,7 @@ export function beginning(
     ...(runs.length ? { runs } : {}),
     ...(Object.keys(expects).length ? { expects } : {})
   };
-  const filled = withFill(begunWith(fitOut, begun, { at, stops, left }), startingSum({ fitOut, plant }, plan), {
+  const filled = withFill(begunWith(fitOut, begun, { at, stops, left, retests }), startingSum({ fitOut, plant }, plan), {
     fitOut,
     plant,
     ...shownIn({ fitOut, runs })

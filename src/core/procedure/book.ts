@@ -1,5 +1,41 @@
 import type { Procedure, Step } from './step';
 
+/** A fix that has not been seen to hold yet. */
+export interface Retest {
+  /** Of its fault. */
+  readonly id: string;
+  readonly text: string;
+  /** How it is seen to be mended. */
+  readonly retest: string;
+  readonly fix: string;
+}
+/** The beginning of a text, and no half of a character. */
+const start = (text: string, most: number): string => text.slice(0, most).replace(/[\uD800-\uDBFF]$/, '');
+/** What its test is called in a log: short, and of no other fault. */
+export const retestName = ({ id, text }: Pick<Retest, 'id' | 'text'>): string => `Retest ${id.slice(-6)}: ${start(text, 44)}`;
+
+/** A fix is tried where it is in steam and before it is run with others. */
+const retestStep = (of: Retest): Step => ({
+  key: `retest-${of.id.slice(-12)}`,
+  phase: 'Prove',
+  what: start(`Try again what was mended: ${of.text}`, 300),
+  how: of.retest,
+  why: start(`Mended by: ${of.fix}`, 600),
+  gates: [],
+  needs: [],
+  evidence: 'tick',
+  proof: { kind: 'retest', test: retestName(of) },
+  shown: 'tested',
+  opens: [],
+  closes: [],
+  sets: [],
+  chore: false,
+  must: false,
+  minutes: 2,
+  who: 'keeper',
+  materials: []
+});
+
 /** What the club’s book says of an engine when a steaming of it begins. */
 export interface Book {
   /** ISO 8601: when it was asked. */
@@ -12,14 +48,22 @@ export interface Book {
   readonly left: readonly string[];
   /** Oiling points that the last round missed: they head this one. */
   readonly missed?: readonly string[];
+  /** Fixes that have not been seen to hold. */
+  readonly retests?: readonly Retest[];
   /** For public running: how many proven feeds are asked for, and of which. */
   readonly feeds?: { readonly asked: number; readonly of: readonly string[] };
 }
 
+/** Retests stand at the end of what is proven. */
+function withRetests(steps: readonly Step[], retests: readonly Retest[]): readonly Step[] {
+  const at = steps.findLastIndex((s) => s.phase === 'Prove') + 1 || steps.findIndex((s) => s.phase === 'Run');
+  return retests.length ? [...steps.slice(0, at), ...retests.map(retestStep), ...steps.slice(at)] : steps;
+}
+
 /** A procedure that asks nothing that the book shows: papers in date are, and what was left is told and not looked for. */
-export const withBook = (procedure: Procedure, { at, papers, stops, left, missed = [], feeds }: Book): Procedure => ({
+export const withBook = (procedure: Procedure, { at, papers, stops, left, missed = [], retests = [], feeds }: Book): Procedure => ({
   ...procedure,
-  steps: procedure.steps.map((s): Step => {
+  steps: withRetests(procedure.steps, retests).map((s): Step => {
     if (s.key === 'papers')
       return {
         ...s,

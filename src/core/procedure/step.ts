@@ -52,6 +52,8 @@ export type Proof =
   | { readonly kind: 'feeds'; readonly asked: number; readonly of: readonly string[] }
   /** Each of these gas joints was tested and held since it was disturbed. */
   | { readonly kind: 'joints'; readonly names: readonly string[] }
+  /** What was mended was tried again, and holds: by the name of its test. */
+  | { readonly kind: 'retest'; readonly test: string }
   /** The needle on its pin, Pa at the gauge. */
   | { readonly kind: 'at rest'; readonly atMost: number }
   /** The needle looked at twice, a minute or more apart, has not fallen by more than two readings may be off, Pa. */
@@ -75,9 +77,10 @@ export type Proof =
 
 /**
  * By what the log shows a step to have been done, so that nobody is asked: a reading that it waited for, something seen, the match, what it closes
- * found closed, a round on the fire, valves as it sets them, the feeds it proves proven, the oil can.
+ * found closed, a round on the fire, valves as it sets them, the feeds it proves proven, the oil can,
+ * a test that it names.
  */
-export type Shown = 'reading' | 'seen' | 'lit' | 'closed' | 'fuel' | 'valves' | 'proven' | 'oil' | 'agrees';
+export type Shown = 'reading' | 'seen' | 'lit' | 'closed' | 'fuel' | 'valves' | 'proven' | 'oil' | 'agrees' | 'tested';
 
 /**
  * What a step leaves set when it has been done. A tick tells which way something stands, not how far: what was said outright

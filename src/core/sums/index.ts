@@ -45,7 +45,7 @@ export {
 } from './stop-terms';
 export { fillOf, type Level, startingSum } from './start';
 export { type Day, fillingOf } from './day';
-export { demandOf } from './demand';
+export { demandOf, mostMade } from './demand';
 export { energyWith } from './heat-up';
 export { lastFire } from './last-fire';
 export { leastTaps, rateOfTaps, type Taps } from './taps';

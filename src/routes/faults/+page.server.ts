@@ -1,9 +1,8 @@
 import type { Forbids } from '$core/log';
 import { Refusal } from '$core/units';
-import { acts, check, need, needId, notHere } from '$server/answer';
+import { acts, check, need, needId } from '$server/answer';
 import { yard } from '$server/engines';
-import { faults, faultSchema, fixFault, fixSchema, oneFault, pageSize, raiseFault } from '$server/faults';
-import { allowed } from '$server/members';
+import { faults, faultSchema, pageSize, raiseFault } from '$server/faults';
 import Joi from 'joi';
 import type { RequestEvent } from './$types';
 
@@ -37,19 +36,5 @@ export const actions = {
     if (!(await raiseFault(member, needId(values.engine ?? ''), text, forbids)))
       throw new Refusal('engine', 'Choose an engine of the club.', { code: 'missing' });
     return { at: 'raise', done: true };
-  }),
-  fix: acts('fix', async ({ request, locals }: RequestEvent) => {
-    const member = need(locals, 'fix faults');
-    const values = Object.fromEntries(await request.formData()) as Record<string, string>;
-    const id = needId(values.fault ?? '');
-    const fault = await oneFault(member.club, id);
-    if (!fault) return notHere('fault');
-    if (fault.forbids === 'steaming' && !allowed(member, 'clear a bar'))
-      throw new Refusal('fault', 'A fault that forbids steaming is cleared by a steward, an owner or the boiler examiner.', {
-        code: 'forbidden'
-      });
-    const { fix } = check<{ fix: string }>(fixSchema, values);
-    if (!(await fixFault(member, id, fix))) throw new Refusal('fault', 'It has been fixed already.', { code: 'conflict' });
-    return { at: 'fix', done: true };
   })
 };

@@ -8,12 +8,9 @@
   import { Button, Modal, Select, SelectItem, TextArea } from 'carbon-components-svelte';
 
   let { data, form } = $props();
-  type Line = (typeof data.lines)[number];
   let raising = $state(false);
-  let fixing = $state<Line>();
-  let fixOpen = $state(false);
   $effect(() => {
-    if (form && 'done' in form) raising = fixOpen = false;
+    if (form && 'done' in form) raising = false;
   });
   const shows = [
     ['open', 'Open'],
@@ -22,7 +19,6 @@
   ] as const;
 
   const go = (change: Record<string, string>) => goWith({ page: '1', ...change });
-  const clears = (line: Line) => data.rights.includes('fix faults') && (line.forbids !== 'steaming' || data.rights.includes('clear a bar'));
 </script>
 
 <svelte:head><title>Faults · Joram</title></svelte:head>
@@ -34,7 +30,8 @@
       { label: data.wanted.show === 'all' ? 'Faults' : data.wanted.show === 'open' ? 'Open' : 'Fixed', value: String(data.total) }
     ]}
   >
-    {#snippet action()}<button class="plain go" onclick={() => (raising = true)}>Raise a fault</button>{/snippet}
+    {#snippet action()}<a class="plain" href="/faults/find{data.wanted.engine ? `?engine=${data.wanted.engine}` : ''}">Find a fault</a
+      ><button class="plain go" onclick={() => (raising = true)}>Raise a fault</button>{/snippet}
   </TitleBlock>
 
   <div class="box pad filter">
@@ -65,7 +62,10 @@
           <tr>
             <td class="figure"><a href="/engines/{line.engineId}">{line.engine}</a></td>
             <td
-              >{line.text}{#if line.steamingId}<br /><a class="second small" href="/records/{line.steamingId}">found in steam</a>{/if}</td
+              ><a href="/faults/{line.id}">{line.text}</a>{#if line.steamingId}<br /><a
+                  class="second small"
+                  href="/records/{line.steamingId}">found in steam</a
+                >{/if}</td
             >
             <td class:act={!line.fixedAt && line.forbids === 'steaming'} class:caution={!line.fixedAt && line.forbids === 'passengers'}
               >{#if !line.fixedAt && line.forbids !== 'nothing'}<span aria-hidden="true">{line.forbids === 'steaming' ? '■ ' : '▲ '}</span
@@ -74,10 +74,10 @@
             <td><span class="figure">{day(line.raisedAt)}</span><br /><span class="second small">{line.raisedBy}</span></td>
             <td>
               {#if line.fixedAt}<span class="figure">{day(line.fixedAt)}</span><br /><span class="second small"
-                  >{line.fix}, {line.fixedBy}</span
+                  >{line.fix}, {line.fixedBy}{line.awaits === 'retest' ? '. To be tried again' : ''}</span
                 >
-              {:else if clears(line)}<button class="quiet" onclick={() => ((fixing = line), (fixOpen = true))}>Mark as fixed</button>
-              {:else}<span class="second small">cleared by a steward, an owner or the examiner</span>{/if}
+              {:else if line.awaits === 'examiner'}<span class="act">mended, to be cleared by the examiner</span>
+              {:else}<a href="/faults/{line.id}">Find and mend</a>{/if}
             </td>
           </tr>
         {:else}<tr
@@ -105,17 +105,6 @@
     {#if form?.at === 'raise' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
     <Button type="submit">Raise it</Button>
   </form>
-</Modal>
-<Modal bind:open={fixOpen} passiveModal modalHeading="Fixed">
-  {#if fixing}
-    <form method="POST" action="?/fix" class="stack" use:enhance>
-      <p><strong>{fixing.engine}:</strong> {fixing.text}</p>
-      <input type="hidden" name="fault" value={fixing.id} />
-      <TextArea labelText="What fixed it, and how it was seen to be fixed" name="fix" rows={3} maxlength={2000} required />
-      {#if form?.at === 'fix' && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
-      <Button type="submit">It is fixed</Button>
-    </form>
-  {/if}
 </Modal>
 
 <style>

@@ -21,6 +21,7 @@ export const parts: readonly Part[] = [
   // By arrival, which is kept by the order and not by its number.
   { table: 'entry', order: 'seq', without: ['seq', 'xact'] },
   { table: 'fault', order: 'fault_id', without: [] },
+  { table: 'fault_entry', order: 'seq', without: ['seq'], later: true },
   { table: 'audit', order: 'audit_id', without: ['audit_id'] }
 ];
 /** Not taken along: who is signed in where, and links that are on their way. */

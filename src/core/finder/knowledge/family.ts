@@ -41,11 +41,14 @@ export interface Symptom {
   readonly says: readonly [string, ...string[]];
   readonly for?: readonly Has[];
   /** It is one of the feeds that does it: the log is asked of that one. */
-  readonly of?: 'injector' | 'pump' | 'hand pump';
+  readonly of?: FeedKind;
   /** How often each cause, where it is there, shows this. What is not named does not. */
   readonly causes: Readonly<Record<string, Odds>>;
   readonly floor?: Floor;
 }
+
+/** Which of the feeds something is of. */
+export type FeedKind = 'injector' | 'pump' | 'hand pump';
 
 /** Whether it is done with the engine cold, in steam or running, or whichever it is. */
 export type When = 'any' | 'cold' | 'in steam' | 'running';
@@ -59,6 +62,8 @@ export interface Check {
   readonly minutes: number;
   readonly when: When;
   readonly for?: readonly Has[];
+  /** It is made of one of these feeds, and says nothing of another. */
+  readonly of?: readonly FeedKind[];
   readonly tools?: string;
   /** What to mind. */
   readonly care?: string;

@@ -478,6 +478,7 @@ export const feeds: Family = {
     },
     {
       key: 'overflow-water',
+      of: ['injector'],
       how: 'Water on, steam shut: does a full stream run from the overflow?',
       results: ['nothing', 'a dribble, or in spurts', 'a full stream'],
       minutes: 1,
@@ -527,6 +528,7 @@ export const feeds: Family = {
     },
     {
       key: 'order-again',
+      of: ['injector'],
       how: 'Try once more, water fully on first, then steam slowly.',
       results: ['it picks up', 'it does not'],
       minutes: 2,
@@ -546,6 +548,7 @@ export const feeds: Family = {
     },
     {
       key: 'tries-order',
+      of: ['injector'],
       how: 'How was it tried: which came first?',
       results: ['steam first', 'water first'],
       minutes: 1,
@@ -555,6 +558,7 @@ export const feeds: Family = {
     },
     {
       key: 'needle-try',
+      of: ['injector'],
       how: 'Read the needle as it is tried, beside what this feed works from.',
       results: ['under what it works from', 'only just over it', 'well over it'],
       minutes: 1,
@@ -568,6 +572,7 @@ export const feeds: Family = {
     },
     {
       key: 'try-high',
+      of: ['injector'],
       how: 'Try it again at working pressure.',
       results: ['it works there', 'it does not'],
       minutes: 6,
@@ -577,6 +582,7 @@ export const feeds: Family = {
     },
     {
       key: 'body-hand',
+      of: ['injector'],
       how: 'Touch the injector’s body before it is tried, quickly, with wet fingers.',
       results: ['hot', 'cool'],
       minutes: 1,
@@ -593,6 +599,7 @@ export const feeds: Family = {
     },
     {
       key: 'overflow-shut',
+      of: ['injector'],
       how: 'All valves of the injector shut: does anything come from the overflow?',
       results: ['steam', 'hot water', 'nothing'],
       minutes: 1,
@@ -628,6 +635,7 @@ export const feeds: Family = {
     },
     {
       key: 'blower-off',
+      of: ['injector'],
       how: 'Shut the blower and whatever else is on the turret, open the steam valve fully, and try.',
       results: ['it picks up', 'no change'],
       minutes: 2,
@@ -637,6 +645,7 @@ export const feeds: Family = {
     },
     {
       key: 'glass-low-try',
+      of: ['injector'],
       how: 'Try it with the glass at a third, and with it at three quarters.',
       results: ['only when high', 'only when low', 'alike'],
       minutes: 20,
@@ -650,6 +659,7 @@ export const feeds: Family = {
     },
     {
       key: 'needle-while',
+      of: ['injector'],
       how: 'Watch the needle while it feeds, or tries to.',
       results: ['falls fast, a tenth in half a minute', 'falls slowly'],
       minutes: 1,
@@ -659,6 +669,7 @@ export const feeds: Family = {
     },
     {
       key: 'bucket',
+      of: ['injector'],
       how: 'Feed it from a bucket of cold water by a hose on the suction.',
       results: ['it works', 'it does not'],
       minutes: 10,
@@ -681,6 +692,7 @@ export const feeds: Family = {
     },
     {
       key: 'cone-look',
+      of: ['injector'],
       how: 'Take the cones out and look through them against the light.',
       results: ['furred', 'something in it', 'bright and clear'],
       minutes: 25,
@@ -691,6 +703,7 @@ export const feeds: Family = {
     },
     {
       key: 'overflow-flap',
+      of: ['injector'],
       how: 'Lift the overflow’s flap or ball with a straw.',
       results: ['sticks', 'free'],
       minutes: 3,
@@ -719,6 +732,7 @@ export const feeds: Family = {
     },
     {
       key: 'bypass-tank',
+      of: ['pump'],
       how: 'Look where the bypass enters the tank, pump turning and bypass shut.',
       results: ['the whole of it comes back', 'some comes back', 'nothing'],
       minutes: 2,
@@ -734,6 +748,7 @@ export const feeds: Family = {
     },
     {
       key: 'bypass-handle',
+      of: ['pump', 'hand pump'],
       how: 'Trace which way the bypass stands: its spindle, not its label.',
       results: ['open to the tank', 'shut'],
       minutes: 1,
@@ -743,6 +758,7 @@ export const feeds: Family = {
     },
     {
       key: 'thumb',
+      of: ['pump', 'hand pump'],
       how: 'Delivery union undone, turn or stroke the pump with a thumb over it, boiler cold.',
       results: ['no push at all', 'push, then it sinks back', 'a firm push that holds'],
       minutes: 6,
@@ -762,6 +778,7 @@ export const feeds: Family = {
     },
     {
       key: 'ram-look',
+      of: ['pump'],
       how: 'Watch the ram while the engine is turned.',
       results: ['stands, or does part of its stroke', 'moves its whole stroke'],
       minutes: 2,
@@ -771,6 +788,7 @@ export const feeds: Family = {
     },
     {
       key: 'gland-drip',
+      of: ['pump', 'hand pump'],
       how: 'Watch the pump’s gland over some strokes.',
       results: ['drips, or sucks', 'dry'],
       minutes: 2,
@@ -780,6 +798,7 @@ export const feeds: Family = {
     },
     {
       key: 'gland-slack',
+      of: ['hand pump'],
       how: 'Slacken the gland a third of a turn and try.',
       results: ['it moves', 'no change'],
       minutes: 3,
@@ -790,6 +809,7 @@ export const feeds: Family = {
     },
     {
       key: 'kick-back',
+      of: ['hand pump'],
       how: 'Let go of the lever at half stroke.',
       results: ['it is pushed back', 'it stays'],
       minutes: 1,
@@ -799,6 +819,7 @@ export const feeds: Family = {
     },
     {
       key: 'pump-hand',
+      of: ['pump'],
       how: 'Touch the pump’s body, quickly.',
       results: ['hot', 'cool'],
       minutes: 1,
@@ -809,6 +830,7 @@ export const feeds: Family = {
     },
     {
       key: 'pump-sum',
+      of: ['pump'],
       how: 'Work the sum: bore, stroke, turns a minute against what this boiler evaporates.',
       results: ['gives less than it evaporates', 'gives enough'],
       minutes: 3,
@@ -825,6 +847,7 @@ export const feeds: Family = {
     },
     {
       key: 'injector-sum',
+      of: ['injector'],
       how: 'Work the sum: what the injector gives against what this boiler evaporates.',
       results: ['over four times as much', 'up to about three times'],
       minutes: 3,
@@ -834,6 +857,7 @@ export const feeds: Family = {
     },
     {
       key: 'delivery-where',
+      of: ['injector'],
       how: 'Trace where the delivery enters the boiler, and where the injector takes its steam.',
       results: ['into the steam space, near its own steam', 'into the water space'],
       minutes: 5,
@@ -859,6 +883,7 @@ export const feeds: Family = {
     },
     {
       key: 'standing-try',
+      of: ['injector'],
       how: 'Try it standing, on smooth track.',
       results: ['it holds there', 'it drops out there too'],
       minutes: 4,
@@ -868,6 +893,7 @@ export const feeds: Family = {
     },
     {
       key: 'tries-tank',
+      of: ['injector'],
       how: 'From its tries: did those that worked have the colder tank?',
       results: ['works cold, fails warm', 'no such pattern'],
       minutes: 5,
@@ -877,6 +903,7 @@ export const feeds: Family = {
     },
     {
       key: 'tries-glass',
+      of: ['injector'],
       how: 'From its tries: did those that worked have the higher glass?',
       results: ['works high, fails low', 'works low, fails high', 'no such pattern'],
       minutes: 5,
@@ -890,6 +917,7 @@ export const feeds: Family = {
     },
     {
       key: 'tries-pressure',
+      of: ['injector'],
       how: 'From its tries: did those that worked have the higher needle?',
       results: ['works high, fails low', 'works low, fails high', 'no such pattern'],
       minutes: 5,
