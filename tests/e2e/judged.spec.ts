@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import postgres from 'postgres';
 import { patterns } from '../../src/core/engine';
+import { mend } from './fault-page';
 import { alive, comeInAs, visit } from './people';
 import { expect, test } from './loopback';
 
@@ -78,9 +79,8 @@ test('public running is judged: feeds, a fault, the release with what was not te
   // Fixed on the page of the faults, it bars nothing here any more.
   await visit(wenna, '/faults');
   const fault = wenna.locator('tr', { hasText: 'Drawbar pin worn' });
-  await fault.getByRole('button', { name: 'Mark as fixed' }).click();
-  await wenna.getByLabel(/What fixed it/).fill('New pin');
-  await wenna.getByRole('button', { name: 'It is fixed' }).click();
+  await mend(wenna, 'Drawbar pin worn', 'New pin', 'No play at the bar');
+  await visit(wenna, '/faults');
   await expect(fault).toHaveCount(0);
   await visit(wenna, `/footplate/${id}`);
   await expect(wenna.locator('.entries')).toContainText('Fault cleared: Drawbar pin worn. New pin');

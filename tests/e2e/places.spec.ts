@@ -1,4 +1,5 @@
 import { ownPlan } from './day-sheet';
+import { mend, section } from './fault-page';
 import { comeInAs, openEngine, visit } from './people';
 import { expect, test } from './loopback';
 
@@ -35,21 +36,21 @@ test('faults: a bar is cleared by those who may, with what fixed it; a note by a
   await comeInAs(page, 'tamsel');
   await visit(page, '/faults');
   const row = (text: string) => page.locator('tr', { hasText: text });
-  await expect(row('Gas leak at the jet holder')).toContainText('cleared by a steward, an owner or the examiner');
-  await row('Second burner slow to take').getByRole('button', { name: 'Mark as fixed' }).click();
-  await page.getByLabel(/What fixed it/).fill('Jet cleared, both burners take at full');
-  await page.getByRole('button', { name: 'It is fixed' }).click();
+  await row('Gas leak at the jet holder').getByRole('link', { name: 'Find and mend' }).click();
+  await expect(section(page, 'Mended')).toContainText('Cleared by a steward, an owner or the examiner.');
+  await visit(page, '/faults');
+  await mend(page, 'Second burner slow to take', 'Jet cleared', 'Both burners take at full');
+  await visit(page, '/faults');
   await expect(row('Second burner slow to take')).toHaveCount(0);
   await page.getByRole('button', { name: 'Fixed', exact: true }).click();
-  await expect(row('Second burner slow to take')).toContainText('Jet cleared');
+  await expect(row('Second burner slow to take')).toContainText('Jet cleared, Tamsel Bewick-Drane. To be tried again');
 
   const context = await browser.newContext({ baseURL });
   const steward = await context.newPage();
   await comeInAs(steward, 'corrin');
   await visit(steward, '/faults');
-  await steward.locator('tr', { hasText: 'Gas leak at the jet holder' }).getByRole('button', { name: 'Mark as fixed' }).click();
-  await steward.getByLabel(/What fixed it/).fill('New washer, leak tested twice');
-  await steward.getByRole('button', { name: 'It is fixed' }).click();
+  await mend(steward, 'Gas leak at the jet holder', 'New washer', 'Leak tested twice, no bubbles');
+  await visit(steward, '/faults');
   await expect(steward.locator('tr', { hasText: 'Gas leak at the jet holder' })).toHaveCount(0);
   await context.close();
 });

@@ -1,5 +1,5 @@
 import type { FitOut } from '../engine';
-import { after, type Belief, believe, causesOf, type Fixed, likelihoods, prior, ranked, type Shown, unlisted } from './belief';
+import { type Belief, believe, causesOf, type Fixed, likelihoods, prior, ranked, type Shown, unlisted } from './belief';
 import { type Cause, knowledge, type Symptom } from './knowledge';
 
 /** Under these odds, and with something seen that speaks so much against it, a cause counts as excluded; it comes back as soon as that is struck. */
@@ -57,9 +57,3 @@ export function boardOf(symptom: Symptom, fitOut: FitOut, shown: readonly Shown[
     belief
   };
 }
-
-/** How the odds of the likeliest would stand after each result of a check. */
-export const wouldSay = (belief: Belief, check: string): readonly (readonly [string, number])[] => {
-  const known = knowledge.checks.get(check)!;
-  return known.results.map((_, i) => ranked(after(belief, known, i))[0]!);
-};

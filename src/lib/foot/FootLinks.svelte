@@ -41,6 +41,7 @@
     {#if mayAccumulate(fitOut) && state.fire.litAt && !state.fire.outAt}<button class="quiet" onclick={() => onopen('accumulation')}
         >Accumulation test</button
       >{/if}
+    <a href="/faults/find?engine={engine}">Find a fault</a>
     <button class="quiet" onclick={() => onopen('watch')}>Watch</button>
     <button class="quiet" onclick={() => onopen('release')}>Release</button>
     <button class="quiet" onclick={() => onopen('keys')}>? keys</button>

@@ -34,6 +34,7 @@
       {#if open === entry.id}
         <p class="more">
           <span class="second">by {entry.by}{gone ? ', struck out' : ''}</span>
+          {#if !gone && entry.kind === 'fault' && entry.receivedAt}<a class="plain" href="/faults/{entry.id}">Find what it is</a>{/if}
           {#if !gone && onstrike}<button class="plain" onclick={() => (onstrike(entry.id), (open = undefined))}>Strike it out</button>{/if}
         </p>
       {/if}

@@ -19,6 +19,7 @@
   import { liftsToSee } from './quick-actions';
   import ReleaseLine from './ReleaseLine.svelte';
   import WaterWay from './WaterWay.svelte';
+  import Retest from './Retest.svelte';
   import RoundCard from './RoundCard.svelte';
 
   let { foot, onopen, ondrill }: { foot: Footplate; onopen: (dialog: Dialog) => void; ondrill: () => void } = $props();
@@ -72,7 +73,7 @@
     instead={foot.placed.step.key === oilRound && foot.fitOut.lubrication.some((p) => p.kind === 'hand' || p.kind === 'cup')
       ? oiling
       : undefined}
-    pad={foot.placed.step.proof?.kind === 'joints' ? joints : padOf === undefined ? undefined : measuring}
+    pad={{ joints, retest }[foot.placed.step.proof?.kind as 'joints' | 'retest'] ?? (padOf === undefined ? undefined : measuring)}
     {small}
     onrest={() => foot.record('reading', { pressure: 0 })}
     opens={foot.forecast.opens}
@@ -104,6 +105,7 @@
   onclose={(thing) => (thing === 'gas joint' && jointNames(foot.fitOut).length ? onopen('joints') : foot.shut(thing))}
 />
 
+{#snippet retest()}<Retest {foot} />{/snippet}
 {#snippet joints()}<Joints {foot} />{/snippet}
 
 {#snippet measuring()}

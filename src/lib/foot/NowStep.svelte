@@ -164,8 +164,8 @@
             {small}
             bind:values
           />{/key}{/if}
-      <!-- What the last joint that holds shows, is not asked too. -->
-      {#if !(lacking && step.proof?.kind === 'joints')}<button
+      <!-- What the last joint that holds, or the retest, shows is not asked too. -->
+      {#if !(lacking && (step.proof?.kind === 'joints' || step.proof?.kind === 'retest'))}<button
           class="plain go done"
           disabled={(standing.is !== 'open' && !measured) || values === undefined}
           onclick={say}>Done</button
