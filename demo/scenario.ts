@@ -1,3 +1,4 @@
+import type { FaultBodies, FaultKind } from '../src/core/faults';
 import type { Forbids } from '../src/core/log';
 import type { Day } from './day';
 
@@ -53,7 +54,10 @@ interface DemoFault {
   by: string;
   fixed?: number;
   fix?: string;
+  /** What was looked at and changed since: days after it was raised, and what was written, as its page writes it. */
+  log?: readonly (readonly [days: number, by: string, ...entry: FaultSaid])[];
 }
+type FaultSaid = { [K in FaultKind]: [kind: K, body: FaultBodies[K]] }[FaultKind];
 export const faults: readonly DemoFault[] = [
   { engine: 'Little Bittern', text: 'Tender hand pump weeps at the gland', forbids: 'nothing', raised: -34, by: 'Jory Quillfeather' },
   { engine: 'Little Bittern', text: 'Left clack passing, seen at 60 psi', forbids: 'passengers', raised: -34, by: 'Jory Quillfeather' },
@@ -72,7 +76,22 @@ export const faults: readonly DemoFault[] = [
     raised: -75,
     by: 'Wenna Thrale'
   },
-  { engine: 'Marsh Hen', text: 'Right injector knocks off below 50 psi', forbids: 'nothing', raised: -61, by: 'Wenna Thrale' },
+  {
+    engine: 'Marsh Hen',
+    text: 'Right injector knocks off below 50 psi',
+    forbids: 'nothing',
+    raised: -61,
+    by: 'Wenna Thrale',
+    log: [
+      [0.1, 'Wenna Thrale', 'asked', { symptom: 'injector-knocks-off', feed: 'Right injector' }],
+      [0.1, 'Wenna Thrale', 'shown', { check: 'overflow-water', result: 'a dribble, or in spurts', note: 'Left one runs full' }],
+      [0.1, 'Wenna Thrale', 'shown', { check: 'tank-look', result: 'well filled' }],
+      [14, 'Corrin Sallow', 'shown', { check: 'order-again', result: 'it does not' }],
+      [14, 'Corrin Sallow', 'changed', { what: 'Strainer of the right tank cleaned', cause: 'strainer', both: false }],
+      [14.1, 'Corrin Sallow', 'tried', { result: 'as before' }],
+      [34, 'Wenna Thrale', 'shown', { check: 'needle-try', result: 'well over it' }]
+    ]
+  },
   {
     engine: 'Peat Presser',
     text: 'Steering chain slack on the near side',

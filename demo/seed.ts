@@ -10,6 +10,7 @@ import { compose } from '../src/core/procedure';
 import { chance } from '../src/core/chance';
 import { derivePlans } from '../src/server/sql/plan';
 import demo from './people.json' with { type: 'json' };
+import { type FaultEntry, faultState, mayTell } from '../src/core/faults';
 import { ageing, faults, oddities, papers, seasons } from './scenario';
 import type { Day } from './day';
 import { tell } from './story';
@@ -63,9 +64,20 @@ await sql.begin(async (tx) => {
     for (const [kind, number, issued, expires] of papers[fitOut.name] ?? [])
       await tx`insert into paper (club_id, paper_id, engine_id, kind, number, issued, expires) values (${club}, ${id()}, ${engine.id}, ${kind}, ${number}, ${isoDay(issued)}, ${isoDay(expires)})`;
   }
-  for (const f of faults)
+  for (const f of faults) {
+    const fault = id();
     await tx`insert into fault (club_id, fault_id, engine_id, text, forbids, raised_at, raised_by, fixed_at, fixed_by, fix)
-      values (${club}, ${id()}, ${engines.get(f.engine)!.id}, ${f.text}, ${f.forbids}, ${new Date(at(f.raised, 16.5))}, ${f.by}, ${f.fixed === undefined ? null : new Date(at(f.fixed, 11))}, ${f.fixed === undefined ? null : f.by}, ${f.fix ?? null})`;
+      values (${club}, ${fault}, ${engines.get(f.engine)!.id}, ${f.text}, ${f.forbids}, ${new Date(at(f.raised, 16.5))}, ${f.by}, ${f.fixed === undefined ? null : new Date(at(f.fixed, 11))}, ${f.fixed === undefined ? null : f.by}, ${f.fix ?? null})`;
+    // As its page would have taken it: what it refuses is not written here.
+    const told: FaultEntry[] = [];
+    for (const [days, by, kind, body] of f.log ?? []) {
+      const entry = { id: id(), kind, at: new Date(at(f.raised + days, 17)).toISOString(), by, body } as FaultEntry;
+      mayTell(faultState(told), entry, { may: () => true, fitOut: engines.get(f.engine)!.fitOut, forbids: f.forbids, facts: [] });
+      told.push(entry);
+      await tx`insert into fault_entry (club_id, entry_id, fault_id, kind, at, by_id, by_name, body)
+        values (${club}, ${entry.id}, ${fault}, ${kind}, ${entry.at}, ${members.get(by)!}, ${by}, ${json(body)})`;
+    }
+  }
 
   /** What the book had of an engine: its papers as they are now, and whether it was public. */
   const begunOf = (engine: string, purpose: string): Begun => ({

@@ -65,7 +65,7 @@ export function play(c: FinderCase, way: Way, most = 40): Played {
     took += minutesOf(check, now);
     now = afterwards(now, check);
     done.add(check.key);
-    belief = after(belief, check, c.shows[check.key] ?? check.results.length - 1);
+    belief = after(belief, { check: check.key, result: c.shows[check.key] ?? check.results.length - 1 });
     place.push(ranked(belief).findIndex(([key]) => key === c.cause) + 1);
     if (found === undefined && place.at(-1) === 1 && belief.get(c.cause)! > 0.5) {
       found = place.length;

@@ -108,7 +108,16 @@ const shots: readonly Shot[] = [
   },
   { name: 'record', as: 'wenna', whole: true, go: record('Little Bittern') },
   { name: 'logbook', as: 'wenna', go: open('/logbook') },
-  { name: 'faults', as: 'corrin', go: open('/faults') },
+  {
+    name: 'fault',
+    as: 'corrin',
+    whole: true,
+    go: async (page) => {
+      await open('/faults')(page);
+      await page.getByRole('link', { name: 'Right injector knocks off below 50 psi' }).click();
+      await page.locator('article.first').waitFor();
+    }
+  },
   { name: 'bench', as: 'wenna', go: open('/bench/power') },
   // Last, because it lights an engine.
   { name: 'raising', as: 'jory', go: raising }

@@ -59,7 +59,8 @@ describe('what counts', () => {
   const low = seen('tank-look', 'low, or the pipe nearly bare');
   const full = seen('tank-look', 'well filled');
   const fact = { check: 'tank-look', result: 0, says: 'said' };
-  const counts = (list: Made[], facts = [fact]) => counted(state(...list), facts).map(({ check, result }) => [check, result]);
+  const counts = (list: Made[], facts = [fact]) =>
+    counted(state(...list), facts).map((c) => ('check' in c ? [c.check, c.result] : [c.mended, c.did]));
   it('a hand before the record, and the last look of a hand', () => {
     expect(counts([asked])).toEqual([['tank-look', 0]]);
     expect(counts([asked, full])).toEqual([['tank-look', 1]]);
@@ -69,6 +70,18 @@ describe('what counts', () => {
     expect(counts([asked, full, low, ['struck', { entry: 'e2', why: 'misread' }]])).toEqual([['tank-look', 1]]);
     expect(counts([asked, low, ['struck', { entry: 'e1', why: 'misread' }]], [])).toEqual([]);
     expect(counts([asked, ['struck', { fact: 'tank-look', why: 'another tank' }]])).toEqual([]);
+  });
+  it('what came of a change that was said to mend something, and no other', () => {
+    expect(counts([asked, change('Strainer', 'strainer'), tried('as before')], [])).toEqual([[['strainer'], 'as before']]);
+    expect(counts([asked, change('Strainer'), tried('as before')], [])).toEqual([]);
+    expect(counts([asked, change('Strainer', 'strainer'), change('Gland', 'pump-gland', true), tried()], [])).toEqual([
+      [['strainer', 'pump-gland'], 'gone']
+    ]);
+  });
+  it('that a fix did not hold, against what it was to mend', () => {
+    const of = fix({ cause: 'pump-ball', sure: 'likely' });
+    expect(counts([asked, of, back], [])).toEqual([[['pump-ball'], 'as before']]);
+    expect(counts([asked, of, holds], [])).toEqual([]);
   });
   it('not what the book does not know any more', () => expect(counts([asked, seen('tank-look', 'half')], [])).toEqual([]));
 });

@@ -1,4 +1,4 @@
-import { type Fact, knowledge, type Shown, type Symptom } from '../finder';
+import { type Fact, knowledge, type Mended, type Shown, type Symptom } from '../finder';
 import { flag, group, type Infer, oneWord, optional, text } from '../form';
 
 /** A FAULT’S OWN LOG: what was asked, seen, changed, mended and tried again. Append-only; what it stands at is folded from it. */
@@ -69,6 +69,12 @@ export interface Change extends Common {
   readonly undone?: string;
   readonly tried?: FaultBodies['tried']['result'];
 }
+/** What came of trying after changes: each that was not tried yet, by what it would mend. */
+export interface Trial extends Common {
+  readonly result: FaultBodies['tried']['result'];
+  readonly what: readonly string[];
+  readonly causes: readonly string[];
+}
 type Mending = Common & FaultBodies['fix'];
 export interface Fix extends Mending {
   readonly retested?: Common & FaultBodies['retest'];
@@ -85,6 +91,7 @@ export interface FaultState {
   /** Facts of the record that do not count, by their check. */
   readonly factsStruck: Readonly<Record<string, NonNullable<Evidence['struck']>>>;
   readonly changes: readonly Change[];
+  readonly trials: readonly Trial[];
   /** Changes that were made together, so that which of them did it cannot be told. */
   readonly together: readonly (readonly Change[])[];
   /** Oldest first; all but the last did not hold. */
@@ -92,7 +99,7 @@ export interface FaultState {
   readonly stands: FaultStand;
 }
 
-const empty: FaultState = { seen: [], factsStruck: {}, changes: [], together: [], fixes: [], stands: 'open' };
+const empty: FaultState = { seen: [], factsStruck: {}, changes: [], trials: [], together: [], fixes: [], stands: 'open' };
 
 /** A change that has neither been tried nor put back. */
 export const untried = ({ changes }: Pick<FaultState, 'changes'>): Change[] => changes.filter((c) => !c.tried && !c.undone);
@@ -132,20 +139,27 @@ const folds: { [K in FaultKind]: (state: FaultState, entry: Extract<FaultEntry, 
       return left.length > 1 ? [left] : [];
     })
   }),
-  tried: (s, { body }) => {
-    const now = new Set(untried(s).map((c) => c.id));
-    return { ...s, changes: s.changes.map((c) => (now.has(c.id) ? { ...c, tried: body.result } : c)) };
+  tried: (s, { id, at, by, body: { result } }) => {
+    const of = untried(s);
+    const trial = { id, at, by, result, what: of.map((c) => c.what), causes: of.flatMap((c) => (c.cause ? [c.cause] : [])) };
+    return { ...s, trials: [...s.trials, trial], changes: s.changes.map((c) => (of.includes(c) ? { ...c, tried: result } : c)) };
   },
   fix: (s, { id, at, by, body }) => ({
     ...s,
     fixes: [...s.fixes, { ...body, id, at, by }],
     stands: body.modifies ? 'to be cleared' : 'to be tried again'
   }),
-  retest: (s, { id, at, by, body }) => ({
-    ...s,
-    fixes: onLast(s.fixes, (f) => ({ ...f, retested: { ...body, id, at, by } })),
-    stands: body.result === 'holds' ? 'mended' : 'open'
-  }),
+  retest: (s, { id, at, by, body }) => {
+    const fix = s.fixes.at(-1);
+    // A fix that did not hold speaks against what it mended, as a change does that changed nothing.
+    const trial = { id, at, by, result: 'as before' as const, what: fix ? [fix.did] : [], causes: fix?.cause ? [fix.cause] : [] };
+    return {
+      ...s,
+      fixes: onLast(s.fixes, (f) => ({ ...f, retested: { ...body, id, at, by } })),
+      trials: body.result === 'holds' ? s.trials : [...s.trials, trial],
+      stands: body.result === 'holds' ? 'mended' : 'open'
+    };
+  },
   cleared: (s, { id, at, by, body }) => ({
     ...s,
     fixes: onLast(s.fixes, (f) => ({ ...f, cleared: { ...body, id, at, by } })),
@@ -157,18 +171,22 @@ const folds: { [K in FaultKind]: (state: FaultState, entry: Extract<FaultEntry, 
 export const faultState = (entries: readonly FaultEntry[]): FaultState =>
   entries.reduce((state, entry) => (folds[entry.kind] as (s: FaultState, e: FaultEntry) => FaultState)(state, entry), empty);
 
+/** What counts, and where it is from. */
+export type Counted = (Shown & { readonly from: Evidence | Fact }) | (Mended & { readonly from: Trial });
+
 /**
- * What counts: what the record says, unless it was struck or somebody has looked since; then what hands found, the last look of each check.
- * Struck and superseded evidence stands in the log and moves nothing.
+ * What counts: what the record says, unless it was struck or somebody has looked since; then what hands found, the last look of each check;
+ * then what came of each change that was said to mend something. Struck and superseded evidence stands in the log and moves nothing.
  */
 export function counted(
-  { seen, factsStruck }: Pick<FaultState, 'seen' | 'factsStruck'>,
+  { seen, factsStruck, trials }: Pick<FaultState, 'seen' | 'factsStruck' | 'trials'>,
   facts: readonly Fact[]
-): (Shown & { readonly from: Evidence | Fact })[] {
+): Counted[] {
   const hands = new Map(seen.filter((e) => !e.struck && e.result !== undefined).map((e) => [e.check, e]));
   return [
     ...facts.filter((f) => !factsStruck[f.check] && !hands.has(f.check)).map((f) => ({ check: f.check, result: f.result, from: f })),
-    ...[...hands.values()].map((e) => ({ check: e.check, result: e.result!, from: e }))
+    ...[...hands.values()].map((e) => ({ check: e.check, result: e.result!, from: e })),
+    ...trials.filter((t) => t.causes.length).map((t) => ({ mended: t.causes, did: t.result, from: t }))
   ];
 }
 

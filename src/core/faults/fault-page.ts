@@ -1,5 +1,5 @@
 import type { FitOut } from '../engine';
-import { type Change, counted, type Evidence, type FaultState, type Fix, untold, untried } from './fault-log';
+import { type Change, counted, type Counted, type FaultState, type Fix, untold, untried } from './fault-log';
 import {
   type Ahead,
   boardOf,
@@ -81,14 +81,18 @@ const offer = (ahead: Ahead, bits: number): Offered => {
   };
 };
 
-function line(
-  { key, cause, odds, excludedBy }: Standing,
-  shown: readonly { from: Evidence | Fact }[],
-  fixed: Fixed,
-  all: number
-): BoardLine {
+/** What speaks against a cause, in its words. */
+const spokenBy = (by: Counted['from']): NonNullable<BoardLine['excluded']> =>
+  'causes' in by
+    ? { check: `${by.what.join('; ')}.`, words: by.result, at: by.at }
+    : {
+        check: knowledge.checks.get(by.check)!.how,
+        words: 'words' in by ? by.words : knowledge.checks.get(by.check)!.results[by.result]!,
+        ...(by.at ? { at: by.at } : {})
+      };
+
+function line({ key, cause, odds, excludedBy }: Standing, shown: readonly Counted[], fixed: Fixed, all: number): BoardLine {
   const by = excludedBy === undefined ? undefined : shown[excludedBy]!.from;
-  const known = by && knowledge.checks.get(by.check);
   return {
     key,
     name: causeName(key),
@@ -108,15 +112,7 @@ function line(
         }
       : {}),
     ...(cause?.floor ? { floor: forbids[cause.floor] } : {}),
-    ...(by
-      ? {
-          excluded: {
-            check: knowledge.checks.get(by.check)!.how,
-            words: 'words' in by ? by.words : known!.results[by.result]!,
-            ...(by.at ? { at: by.at } : {})
-          }
-        }
-      : {})
+    ...(by ? { excluded: spokenBy(by) } : {})
   };
 }
 
@@ -136,8 +132,8 @@ export interface SeenLine {
 
 const how = (check: string) => knowledge.checks.get(check)?.how ?? check;
 
-function seenLines({ state, facts }: FaultRead, counts: readonly { from: Evidence | Fact }[]): SeenLine[] {
-  const used = new Set(counts.map((c) => c.from));
+function seenLines({ state, facts }: FaultRead, counts: readonly Counted[]): SeenLine[] {
+  const used = new Set<unknown>(counts.map((c) => c.from));
   return [
     ...facts.map((f): SeenLine => {
       const struck = state.factsStruck[f.check];
@@ -172,7 +168,9 @@ export function faultPage(file: FaultRead, fixed: Fixed, now: 'cold' | 'in steam
   const board = symptom ? boardOf(symptom, fitOut, counts, fixed) : undefined;
   const all = board ? [...board.standing, ...board.excluded].reduce((sum, { key }) => sum + (fixed[key] ?? 0), 0) : 0;
   const ahead =
-    board && state.stands === 'open' ? nextChecks(symptom!, fitOut, board.belief, new Set(counts.map((c) => c.check)), now) : [];
+    board && state.stands === 'open'
+      ? nextChecks(symptom!, fitOut, board.belief, new Set(counts.flatMap((c) => ('check' in c ? [c.check] : []))), now)
+      : [];
   const bits = board ? entropy(board.belief) : 1;
   const name = (c: Change) => ({ ...c, ...(c.cause ? { causeName: causeName(c.cause) } : {}) });
   const named = (f: Fix) => ({ ...f, ...(f.cause ? { causeName: causeName(f.cause) } : {}) });

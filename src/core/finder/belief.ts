@@ -8,6 +8,19 @@ export interface Shown {
   readonly check: string;
   readonly result: number;
 }
+/** What came of mending some causes, one or more at once: the fault is gone, better, or as before. */
+export interface Mended {
+  readonly mended: readonly string[];
+  readonly did: keyof typeof came.so;
+}
+/** Something that bears on the causes. */
+export type Seen = Shown | Mended;
+/** How often, where it was what was mended and where it was not; some troubles go away by themselves for a while. */
+const came = {
+  so: { gone: odds.usually, better: odds.half, 'as before': odds.rarely },
+  other: { gone: odds.never, better: odds.rarely, 'as before': odds.always }
+} as const;
+
 /** How often each cause was confirmed by a fix in this club, where it was told apart. */
 export type Fixed = Readonly<Record<string, number>>;
 
@@ -58,17 +71,22 @@ export function likelihoods({ results, shows }: Check, cause: string): number[] 
   return each.map((w) => w / sum);
 }
 
-/** What is likely after a check has shown something: Bayes. */
-export function after(belief: Belief, check: Check, result: number): Belief {
-  return shares([...belief].map(([cause, p]) => [cause, p * likelihoods(check, cause)[result]!]));
+/** How likely it is that this is seen where that is the cause; 1 where the book does not know it. */
+export function likelihoodOf(seen: Seen, cause: string): number {
+  if ('mended' in seen) {
+    const row = seen.mended.includes(cause) ? came.so : came.other;
+    return row[seen.did] / (row.gone + row.better + row['as before']);
+  }
+  const check = knowledge.checks.get(seen.check);
+  return check ? (likelihoods(check, cause)[seen.result] ?? 1) : 1;
 }
 
-/** What is likely after all that was shown, in whatever order. */
-export const believe = (from: Belief, shown: readonly Shown[]): Belief =>
-  shown.reduce((belief, { check, result }) => {
-    const known = knowledge.checks.get(check);
-    return known && result < known.results.length ? after(belief, known, result) : belief;
-  }, from);
+/** What is likely after something was seen: Bayes. */
+export const after = (belief: Belief, seen: Seen): Belief =>
+  shares([...belief].map(([cause, p]) => [cause, p * likelihoodOf(seen, cause)]));
+
+/** What is likely after all that was seen, in whatever order. */
+export const believe = (from: Belief, seen: readonly Seen[]): Belief => seen.reduce(after, from);
 
 /** How much is not known, bits: 0 where one cause is certain. */
 export const entropy = (belief: Belief): number => {

@@ -1,6 +1,6 @@
 import type { FitOut } from '../engine';
-import { type Belief, believe, causesOf, type Fixed, likelihoods, prior, ranked, type Shown, unlisted } from './belief';
-import { type Cause, knowledge, type Symptom } from './knowledge';
+import { type Belief, believe, causesOf, type Fixed, likelihoodOf, prior, ranked, type Seen, unlisted } from './belief';
+import type { Cause, Symptom } from './knowledge';
 
 /** Under these odds, and with something seen that speaks so much against it, a cause counts as excluded; it comes back as soon as that is struck. */
 export const out = 0.01;
@@ -26,16 +26,12 @@ export interface Board {
   readonly belief: Belief;
 }
 
-/** How much one thing that was shown speaks against a cause, beside how likely it was on the whole: under 1 it speaks against it. */
-function speaks({ check, result }: Shown, cause: string, from: Belief): number {
-  const known = knowledge.checks.get(check);
-  if (!known || result >= known.results.length) return 1;
-  const expected = [...from].reduce((sum, [key, p]) => sum + p * likelihoods(known, key)[result]!, 0);
-  return likelihoods(known, cause)[result]! / expected;
-}
+/** How much one thing that was seen speaks against a cause, beside how likely it was on the whole: under 1 it speaks against it. */
+const speaks = (seen: Seen, cause: string, from: Belief): number =>
+  likelihoodOf(seen, cause) / [...from].reduce((sum, [key, p]) => sum + p * likelihoodOf(seen, key), 0);
 
 /** THE EVIDENCE BOARD: every cause that this engine can have, with its odds after all that was shown, and what excluded those that are out. */
-export function boardOf(symptom: Symptom, fitOut: FitOut, shown: readonly Shown[], fixed: Fixed = {}): Board {
+export function boardOf(symptom: Symptom, fitOut: FitOut, shown: readonly Seen[], fixed: Fixed = {}): Board {
   const from = prior(symptom, fitOut, fixed);
   const belief = believe(from, shown);
   const causes = new Map(causesOf(symptom, fitOut).map((c) => [c.key, c]));

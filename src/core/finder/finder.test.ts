@@ -137,17 +137,23 @@ describe('odds', () => {
   });
 
   it('are by Bayes: two causes alike, one check', () => {
-    const check = knowledge.checks.get('tank-look')!;
-    const belief = after(
-      new Map([
-        ['tank-low', 0.5],
-        ['strainer', 0.5]
-      ]),
-      check,
-      0
-    );
+    const even = new Map([
+      ['tank-low', 0.5],
+      ['strainer', 0.5]
+    ]);
     // always against usually the other: 0.98 to 0.15
-    expect(belief.get('tank-low')).toBeCloseTo(0.98 / (0.98 + 0.15), 6);
+    expect(after(even, { check: 'tank-look', result: 0 }).get('tank-low')).toBeCloseTo(0.98 / (0.98 + 0.15), 6);
+  });
+
+  it('after something was mended: as before speaks against it, gone for it, and of two at once for neither alone', () => {
+    const from = prior(knowledge.symptoms.get('injector-knocks-off')!, tender);
+    const p = (did: 'gone' | 'better' | 'as before') =>
+      believe(from, [{ mended: ['strainer'], did }]).get('strainer')! / from.get('strainer')!;
+    expect(p('as before')).toBeLessThan(0.15);
+    expect(p('better')).toBeGreaterThan(1);
+    expect(p('gone')).toBeGreaterThan(p('better'));
+    const both = believe(from, [{ mended: ['strainer', 'suction-air'], did: 'gone' }]);
+    expect(both.get('strainer')! / both.get('suction-air')!).toBeCloseTo(from.get('strainer')! / from.get('suction-air')!, 9);
   });
 
   it('of a check with many results: what it does not name shows the last, usually, however many there are', () => {

@@ -54,7 +54,7 @@ export function gainOf(check: Check, belief: Belief): number {
   let left = 0;
   for (const i of check.results.keys()) {
     const p = [...belief].reduce((sum, [cause, is]) => sum + is * likelihoods(check, cause)[i]!, 0);
-    left += p * entropy(after(belief, check, i));
+    left += p * entropy(after(belief, { check: check.key, result: i }));
   }
   return Math.max(0, entropy(belief) - left);
 }

@@ -39,7 +39,7 @@
     <tbody>
       {#each standing.slice(0, 5) as fault (fault.id)}
         <tr class:act={fault.forbids === 'steaming'} class:caution={fault.forbids === 'passengers'}
-          ><td>{fault.text}</td><td class="num wrap">{forbids[fault.forbids]}</td></tr
+          ><td><a href="/faults/{fault.id}">{fault.text}</a></td><td class="num wrap">{forbids[fault.forbids]}</td></tr
         >
       {:else}<tr><td class="second">No open faults.</td></tr>{/each}
     </tbody>

@@ -76,7 +76,15 @@
     padding-top: 8px;
   }
   .field {
-    flex: 1 1 16rem;
+    flex: 1 1 14rem;
+    max-width: 100%;
+  }
+  .change label {
+    flex: 1 1 14rem;
+    min-width: 0;
+    display: flex;
+    gap: 8px;
+    align-items: center;
   }
   .both input {
     width: 20px;
