@@ -39,6 +39,7 @@ describe.skipIf(!adminUrl || !appUrl)('row-level security, under the role that s
       'engine',
       'entry',
       'fault',
+      'fault_entry',
       'fit_out_version',
       'invitation',
       'kept_figure',
@@ -88,5 +89,7 @@ describe.skipIf(!adminUrl || !appUrl)('row-level security, under the role that s
     const [ours] = await clubs;
     await expect(asClub(ours!.club_id, (tx) => tx`update entry set body = '{}'`)).rejects.toThrow(/permission denied/);
     await expect(asClub(ours!.club_id, (tx) => tx`delete from entry`)).rejects.toThrow(/permission denied/);
+    await expect(asClub(ours!.club_id, (tx) => tx`update fault_entry set body = '{}'`)).rejects.toThrow(/permission denied/);
+    await expect(asClub(ours!.club_id, (tx) => tx`delete from fault_entry`)).rejects.toThrow(/permission denied/);
   });
 });
