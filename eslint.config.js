@@ -42,6 +42,7 @@ const storeys = [
   'finder',
   'plan',
   'faults',
+  'proof',
   'formats'
 ];
 

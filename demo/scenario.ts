@@ -1,3 +1,4 @@
+import { exampleRules, type Rules } from '../src/core/proof';
 import type { FaultBodies, FaultKind } from '../src/core/faults';
 import type { Forbids } from '../src/core/log';
 import type { Day } from './day';
@@ -44,6 +45,13 @@ export const papers: Record<string, [kind: string, number: string, issued: numbe
     ['Gas system check', 'OF-G07', -200, 165]
   ],
   'Tin Heron': [['Boiler certificate', 'OF-240', -30, 700]]
+};
+
+/** What the club of the scenario proves by: made up, as its examiner is. */
+export const rules: Rules = {
+  ...exampleRules,
+  name: 'Osier Fen boiler rules, made up for the demo',
+  source: 'Hesper Vane-Oddie, at the winter meeting. Not a rule of any code: ask your examiner.'
 };
 
 interface DemoFault {

@@ -11,7 +11,7 @@ import { chance } from '../src/core/chance';
 import { derivePlans } from '../src/server/sql/plan';
 import demo from './people.json' with { type: 'json' };
 import { type FaultEntry, faultState, mayTell } from '../src/core/faults';
-import { ageing, faults, oddities, papers, seasons } from './scenario';
+import { ageing, faults, oddities, papers, rules, seasons } from './scenario';
 import type { Day } from './day';
 import { tell } from './story';
 
@@ -64,6 +64,7 @@ await sql.begin(async (tx) => {
     for (const [kind, number, issued, expires] of papers[fitOut.name] ?? [])
       await tx`insert into paper (club_id, paper_id, engine_id, kind, number, issued, expires) values (${club}, ${id()}, ${engine.id}, ${kind}, ${number}, ${isoDay(issued)}, ${isoDay(expires)})`;
   }
+  await tx`insert into rules (club_id, version, document, at, by_name) values (${club}, 1, ${json(rules)}, ${new Date(at(-400, 20))}, 'Hesper Vane-Oddie')`;
   for (const f of faults) {
     const fault = id();
     await tx`insert into fault (club_id, fault_id, engine_id, text, forbids, raised_at, raised_by, fixed_at, fixed_by, fix)

@@ -55,6 +55,12 @@ async function archive() {
   say((await program('tools/archive.ts', [way, resolve(file), plainWords.slice(2).join(' ')], { JORAM_ARCHIVE_URL: admin })).trim());
 }
 
+async function verify() {
+  await packages();
+  const { admin } = await ownDatabase();
+  say((await program('tools/verify.ts', plainWords[0] ? [resolve(plainWords[0])] : [], { JORAM_VERIFY_URL: admin })).trim());
+}
+
 async function resetPassword() {
   if (!plainWords[0]) throw new Stop("After 'reset-password' comes the name that somebody signs in by.");
   await packages();
@@ -102,6 +108,7 @@ const verbs = {
     run: () => restoreFrom((stop) => undo.push(stop))
   },
   archive: { what: 'out FILE CLUB: a club whole, as one open archive; in FILE: bring it in (--demo)', run: archive },
+  verify: { what: '[FILE]: whether worksheets and signatures stand as they were written, here or in an archive (--demo)', run: verify },
   'reset-password': { what: 'NAME: a link by which whoever signs in by it gives a new password (--demo)', run: resetPassword },
   db: {
     what: 'start | stop | reset | psql [DATABASE]: the private database',

@@ -62,6 +62,14 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'action /faults/[id]?/cleared': ['examiner'],
   'load /first-run': anybody,
   'action /first-run?/default': anybody,
+  'load /proof': all,
+  'load /proof/[id]': all,
+  'action /proof/[id]?/sign': ['examiner'],
+  'load /proof/new/[sheet]': all,
+  'action /proof/new/[sheet]?/work': keepers,
+  'action /proof/new/[sheet]?/keep': keepers,
+  'load /proof/rules': all,
+  'action /proof/rules?/save': papers,
   'load /release/[id]': all,
   'GET /health': anybody,
   'load /join/[token]': anybody,
@@ -136,7 +144,7 @@ function routes(): string[] {
 describe.skipIf(!hasServer)('who may do what', () => {
   let book: Awaited<ReturnType<typeof emptyBook>>;
   const cookies = new Map<string, string>();
-  const ids = { engine: '', steaming: '', plan: '', twice: '', fault: '' };
+  const ids = { engine: '', steaming: '', plan: '', twice: '', fault: '', proof: '' };
   const send = (cookie: string, method: string, path: string, body?: string, type = 'application/json') =>
     fetch(`${book.url}${path}`, {
       method,
@@ -170,6 +178,11 @@ describe.skipIf(!hasServer)('who may do what', () => {
     ids.plan = await post(`/api/engines/${ids.engine}/plans`, { plan });
     const found = await form(cookies.get('owner')!, '/faults/find?/found', { engine: ids.engine, symptom: 'knocks' });
     ids.fault = /\/faults\/([\w-]{36})/.exec(await found.text())![1]!;
+    const hydraulic = { which: 'first', reached: 2e6, held: 3600, after: 2e6, error: 1e4, gauge: 'The club’s', weeps: '' };
+    const kept = await form(cookies.get('owner')!, `/proof/new/hydraulic?/keep&engine=${ids.engine}`, {
+      written: JSON.stringify(hydraulic)
+    });
+    ids.proof = /\/proof\/([\w-]{36})/.exec(await kept.text())![1]!;
     // The same engine, begun on a device that did not know of the first.
     ids.twice = crypto.randomUUID();
     const away = begunAway(ids.engine, patterns[2]!.fitOut);
@@ -200,10 +213,17 @@ describe.skipIf(!hasServer)('who may do what', () => {
           ? ids.steaming
           : place.startsWith('/twice')
             ? ids.twice
-            : place.startsWith('/faults/')
-              ? ids.fault
-              : ids.engine;
-    const path = place.replace('[id]', id).replace('[sum]', 'hydraulic').replace('[token]', 'none');
+            : place.startsWith('/proof/')
+              ? ids.proof
+              : place.startsWith('/faults/')
+                ? ids.fault
+                : ids.engine;
+    const path = place
+      .replace('[id]', id)
+      .replace('[sum]', 'hydraulic')
+      .replace('[token]', 'none')
+      .replace('[sheet]', `hydraulic?engine=${ids.engine}`)
+      .replace(/\?engine=([\w-]+)\?(.*)$/, '?$2&engine=$1');
     const stop = new AbortController();
     try {
       if (how === 'action') return await statusOf(cookie, form(cookie, path.replace('?/default', ''), { member: crypto.randomUUID() }));

@@ -45,7 +45,9 @@ describe.skipIf(!adminUrl || !appUrl)('row-level security, under the role that s
       'kept_figure',
       'member',
       'paper',
+      'proof',
       'reset',
+      'rules',
       'session',
       'steaming'
     ]);
@@ -53,7 +55,7 @@ describe.skipIf(!adminUrl || !appUrl)('row-level security, under the role that s
       const count = async (club: string | undefined) =>
         (await asClub(club, (tx) => tx`select count(*)::int as n from ${tx(name)} where club_id = ${ours!.club_id}`))[0]!.n as number;
       // The table has something of ours to find (invitations and the like are made later), which only we find.
-      if (!['audit', 'fit_out_version', 'invitation', 'kept_figure', 'reset', 'session'].includes(name))
+      if (!['audit', 'fit_out_version', 'invitation', 'kept_figure', 'proof', 'reset', 'rules', 'session'].includes(name))
         expect(await count(ours!.club_id), name).toBeGreaterThan(0);
       expect(await count(theirs!.club_id), name).toBe(0);
       expect(await count(undefined), name).toBe(0);

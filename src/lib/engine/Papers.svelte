@@ -15,11 +15,13 @@
     expires: string;
   }
   let {
+    engine,
     newest,
     now,
     may,
     form
   }: {
+    /** Its id. */ engine: string;
     newest: readonly Paper[];
     now: number;
     may: boolean;
@@ -41,7 +43,10 @@
 <section class="box pad">
   <div class="row between">
     <h2 class="label">Papers</h2>
-    {#if may}<button class="quiet" onclick={() => (open = true)}>Add a paper</button>{/if}
+    <span class="row"
+      ><a href="/proof?engine={engine}">Proof worksheets</a>{#if may}<button class="quiet" onclick={() => (open = true)}>Add a paper</button
+        >{/if}</span
+    >
   </div>
   <table class="ruled">
     <tbody>

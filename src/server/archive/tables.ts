@@ -22,6 +22,8 @@ export const parts: readonly Part[] = [
   { table: 'entry', order: 'seq', without: ['seq', 'xact'] },
   { table: 'fault', order: 'fault_id', without: [] },
   { table: 'fault_entry', order: 'seq', without: ['seq'], later: true },
+  { table: 'rules', order: 'version', without: [], later: true },
+  { table: 'proof', order: 'seq', without: ['seq'], later: true },
   { table: 'audit', order: 'audit_id', without: ['audit_id'] }
 ];
 /** Not taken along: who is signed in where, and links that are on their way. */

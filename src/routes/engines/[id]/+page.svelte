@@ -76,7 +76,7 @@
   <div class="three">
     <OpenFaults engineId={data.engine.id} faults={data.faults} may={can('log')} {form} />
     <CarriedOver carried={data.carried} any={data.last !== undefined} />
-    <Papers {newest} now={data.now} may={can('keep papers')} {form} />
+    <Papers engine={data.engine.id} {newest} now={data.now} may={can('keep papers')} {form} />
   </div>
 
   <MeasuredShown fitOut={f} shown={data.measured} />{#if data.runs.length}<RunsShown fitOut={f} runs={data.runs} />{/if}

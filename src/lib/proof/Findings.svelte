@@ -1,0 +1,42 @@
+<script lang="ts">
+  // What a worksheet comes to: the verdict follows the numbers, each with its sum.
+  import { type Finding, type Verdict, verdicts } from '$core/proof';
+  import { printMarks, type Worked } from '$core/units';
+  import { unitChoice } from '../sheet/unit-choice';
+  import Working from '../sheet/Working.svelte';
+
+  let { findings, verdict }: { findings: readonly Finding[]; verdict: Verdict } = $props();
+  const units = $derived(unitChoice());
+  const signs: Record<Verdict, string> = { within: '', 'too close': '▲ ', 'not within': '■ ', 'shows nothing': '▲ ' };
+  const worked = (of: Finding): Worked => ({ value: 0, kind: 'ratio', sure: 'measured', steps: of.steps });
+</script>
+
+<p class="verdict" class:act={verdict === 'not within'} class:caution={verdict === 'too close' || verdict === 'shows nothing'}>
+  {signs[verdict]}{verdicts[verdict]}
+</p>
+<ul>
+  {#each findings as f, i (i)}
+    <li>
+      <p class:act={f.verdict === 'not within'} class:caution={f.verdict === 'too close' || f.verdict === 'shows nothing'}>
+        {signs[f.verdict]}{printMarks(f.says, units)}{f.verdict === 'within' ? '' : ` ${verdicts[f.verdict]}.`}
+      </p>
+      {#if f.steps.length}<Working worked={worked(f)} />{/if}
+    </li>
+  {/each}
+</ul>
+<p class="second">Evidence and arithmetic. Whether a boiler may be steamed is for the boiler examiner and the club’s boiler code.</p>
+
+<style>
+  .verdict {
+    font: 600 1.375rem/1.25 var(--narrow);
+  }
+  ul {
+    margin: 8px 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    border-top: 1px solid var(--rule);
+    padding: 8px 0;
+  }
+</style>

@@ -1,0 +1,74 @@
+<script lang="ts">
+  import { verdicts } from '$core/proof';
+  import { goWith } from '$lib/sheet/go-with';
+  import TitleBlock from '$lib/sheet/TitleBlock.svelte';
+  import { day } from '$lib/sheet/when';
+
+  let { data } = $props();
+</script>
+
+<svelte:head><title>Proof · Joram</title></svelte:head>
+<div class="sheet">
+  <TitleBlock
+    cells={[
+      { label: 'Sheet', value: 'Proof', wide: true },
+      { label: 'Engine', value: data.engine?.name ?? 'all' },
+      { label: 'Rules', value: data.rules.name, href: '/proof/rules' }
+    ]}
+  />
+  {#if data.rules.version === 0}<p class="strip">
+      ▲ The club has not written down its rules: worksheets are judged by an example that is nobody’s rule. <a href="/proof/rules"
+        >Write them down, with where they come from.</a
+      >
+    </p>{/if}
+  <div class="box pad row choose">
+    <label
+      >Engine
+      <select class="field" onchange={(e) => goWith({ engine: e.currentTarget.value })}
+        ><option value="">all engines</option>{#each data.engines as e (e.id)}<option value={e.id} selected={e.id === data.engine?.id}
+            >{e.name}</option
+          >{/each}</select
+      ></label
+    >
+    {#if data.engine}
+      {#each data.sheets.filter((s) => s.able) as s (s.key)}<a class="plain" href="/proof/new/{s.key}?engine={data.engine.id}">{s.name}</a
+        >{/each}
+    {:else}<span class="second">Choose an engine to begin a worksheet.</span>{/if}
+  </div>
+  <div class="box scroll">
+    <table class="ruled">
+      <thead><tr><th>Engine</th><th>Worksheet</th><th>By the arithmetic</th><th>Made</th><th>Signed</th></tr></thead>
+      <tbody>
+        {#each data.lines as l (l.id)}
+          <tr>
+            <td class="figure">{l.engine}</td>
+            <td><a href="/proof/{l.id}">{l.name}</a></td>
+            <td class:act={l.verdict === 'not within'} class:caution={l.verdict !== 'within' && l.verdict !== 'not within'}
+              >{verdicts[l.verdict]}</td
+            >
+            <td><span class="figure">{day(l.at)}</span> <span class="second">{l.by}</span></td>
+            <td
+              >{#if l.signedBy}{l.signedBy}{:else}<span class="second">not signed</span>{/if}</td
+            >
+          </tr>
+        {:else}<tr><td colspan="5" class="second">No worksheet yet.</td></tr>{/each}
+      </tbody>
+    </table>
+  </div>
+</div>
+
+<style>
+  .strip,
+  .choose,
+  .scroll {
+    margin-top: 12px;
+  }
+  .choose label {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+  }
+  .scroll {
+    overflow-x: auto;
+  }
+</style>

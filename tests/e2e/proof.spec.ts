@@ -1,0 +1,62 @@
+import { expect, test } from '@playwright/test';
+import { patterns } from '../../src/core/engine';
+import { desk, phone } from './foot';
+import { comeInAs, visit } from './people';
+
+/** A worksheet as hands fill it in: each field typed, worked out, kept, signed by the examiner, read back. */
+for (const [name, options] of [
+  ['a desk', desk],
+  ['a phone', phone]
+] as const)
+  test(`${name}: a hydraulic test is written down, judged, kept and signed`, async ({ browser }) => {
+    const context = await browser.newContext(options);
+    const page = await context.newPage();
+    await comeInAs(page, 'wenna');
+    const { fitOut } = patterns.find((p) => p.key === 'large-tank')!;
+    const called = `Pumped on ${name} ${Date.now() % 1e6}`;
+    const { id } = (await (await page.request.post('/api/engines', { data: { ...fitOut, name: called } })).json()) as { id: string };
+    await visit(page, `/engines/${id}`);
+    await page.getByRole('link', { name: 'Proof worksheets' }).click();
+    await page.getByRole('link', { name: 'Hydraulic test', exact: true }).click();
+    await page.waitForURL(/\/proof\/new\/hydraulic/);
+    await page.locator('html[data-live]').waitFor();
+    const type = async (label: string, text: string) => {
+      await page.getByLabel(label, { exact: true }).fill(text);
+      await page.keyboard.press('Tab');
+    };
+    await page.getByLabel('Which', { exact: true }).selectOption('new, or after a repair');
+    await type('Pumped up to', '198 psi');
+    await type('Read at the end', '198 psi');
+    await type('Gauge read to, either way', '1 psi');
+    await type('Which gauge, and when it was compared', 'Club test gauge, May');
+    // A fall without a hold is none.
+    await page.getByRole('button', { name: 'Work it out' }).click();
+    await expect(page.getByText('say for how long it was shut off')).toBeVisible();
+    await type('Shut off and held for', '20 min');
+    await page.getByRole('button', { name: 'Work it out' }).click();
+    await expect(page.locator('.verdict')).toContainText('Not within the rules');
+    await expect(page.locator('section', { hasText: 'What it comes to' })).toContainText(/Asked for 200\spsi, pumped up to 198\spsi/);
+    await expect(page.getByLabel('Which gauge, and when it was compared')).toHaveValue('Club test gauge, May');
+    await type('Pumped up to', '200 psi');
+    await type('Read at the end', '200 psi');
+    await page.getByRole('button', { name: 'Keep the worksheet' }).click();
+    await page.waitForURL(/\/proof\/[\w-]{36}$/);
+    await expect(page.locator('.verdict')).toContainText('Within the rules, by the arithmetic');
+    await expect(page.locator('body')).toContainText('Club test gauge, May');
+    await expect(page.getByRole('button', { name: 'Sign as the boiler examiner' })).toHaveCount(0);
+    const theirs = await browser.newContext(options);
+    const hesper = await theirs.newPage();
+    await comeInAs(hesper, 'hesper');
+    await visit(hesper, `/proof?engine=${id}`);
+    await expect(hesper.locator('tbody')).toContainText('not signed');
+    await hesper.getByRole('link', { name: 'Hydraulic test', exact: true }).last().click();
+    await hesper.waitForURL(/\/proof\/[\w-]{36}$/);
+    await hesper.locator('html[data-live]').waitFor();
+    await hesper.getByLabel('What was witnessed, and what is left to do').fill('Seen at 200 psi, dry all round');
+    await hesper.getByRole('button', { name: 'Sign as the boiler examiner' }).click();
+    await expect(hesper.locator('header.block')).toContainText('Hesper Vane-Oddie');
+    await hesper.reload();
+    await expect(hesper.locator('body')).toContainText('Seen at 200 psi, dry all round');
+    await theirs.close();
+    await context.close();
+  });
