@@ -30,6 +30,7 @@ for (const [name, options] of [
     await type('Gauge read to, either way', '1 psi');
     await type('Which gauge, and when it was compared', 'Club test gauge, May');
     // A fall without a hold is none.
+    await type('Shut off and held for', '0 min');
     await page.getByRole('button', { name: 'Work it out' }).click();
     await expect(page.getByText('say for how long it was shut off')).toBeVisible();
     await type('Shut off and held for', '20 min');
