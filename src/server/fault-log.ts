@@ -45,7 +45,7 @@ const rowIn = async (tx: Tx, club: string, id: string, lock = false): Promise<Ro
 const entriesOf = async (tx: Tx, club: string, id: string): Promise<FaultEntry[]> =>
   (
     await tx<{ id: string; kind: FaultKind; at: Date; by: string; body: unknown }[]>`
-      select entry_id as id, kind, at, by_name as by, body from fault_entry where club_id = ${club} and fault_id = ${id} order by seq limit 500`
+      select entry_id as id, kind, at, by_name as by, body from fault_entry where club_id = ${club} and fault_id = ${id} order by seq`
   ).map((e) => ({ ...e, at: e.at.toISOString() }) as FaultEntry);
 
 /** What the record says of it by itself: the log it was found in as far as it had come, and every try of the engine’s feeds. */

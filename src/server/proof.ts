@@ -107,10 +107,13 @@ async function judgedIn(tx: Tx, club: string, engineId: string, key: string, wri
   return { engine, rules, judged: judge(of, written, engine.fitOut, rules) };
 }
 
+/** One at a time for each club: what is asked before a link is made still holds when it is. */
+const alone = (tx: Tx, club: string) => tx`select pg_advisory_xact_lock(hashtextextended(${`proof ${club}`}, 0))`;
+
 /** Adds to the chain of a club: one at a time, the sum of the last in the next. */
 async function link(tx: Tx, member: Member, engineId: string, document: Worksheet | Signature): Promise<void> {
   const { club } = member;
-  await tx`select pg_advisory_xact_lock(hashtextextended(${`proof ${club}`}, 0))`;
+  await alone(tx, club);
   const [last] = await tx<{ hash: string }[]>`select hash from proof where club_id = ${club} order by seq desc limit 1`;
   const [text, previous] = [canonical(document), last?.hash ?? ''];
   await tx`insert into proof (club_id, proof_id, engine_id, kind, at, by_name, sheet, verdict, of_id, document, previous, hash)
@@ -147,6 +150,7 @@ export const signWorksheet = (member: Member, id: string, note: string): Promise
     if (!allowed(member, 'sign as examiner'))
       throw new Refusal('sign', 'Only a member who is the boiler examiner signs a worksheet, under their own name.', { code: 'forbidden' });
     if (!note.trim()) throw new Refusal('note', 'Say what was witnessed, and what is left to do.');
+    await alone(tx, member.club);
     const [row] = await tx<
       Row[]
     >`select proof_id as id, kind, engine_id, document, previous, hash from proof where club_id = ${member.club} and proof_id = ${id} and kind = 'worksheet'`;

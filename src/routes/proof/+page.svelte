@@ -54,6 +54,7 @@
         {:else}<tr><td colspan="5" class="second">No worksheet yet.</td></tr>{/each}
       </tbody>
     </table>
+    {#if data.lines.length === 100}<p class="second pad">The newest hundred. Choose an engine for its own.</p>{/if}
   </div>
 </div>
 

@@ -420,7 +420,7 @@ export const electric: Family = {
       minutes: 2,
       when: 'cold',
       for: ['electric'],
-      care: 'Once only. Nobody touches the engine.',
+      danger: 'Mains, perhaps on the metal: once only, nobody touches the engine, an electrician first where one is to be had.',
       shows: {
         'element-earth': ['usually', 'half', 'never'],
         'element-open': ['never', 'rarely', 'always'],

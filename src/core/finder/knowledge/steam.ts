@@ -519,13 +519,14 @@ export const steam: Family = {
     },
     {
       key: 'regulator-air',
-      how: 'Cold, air of half the pressure in the boiler, steam chest open: where does it come from?',
+      how: 'Cold, a few psi of air in the boiler, steam chest open: where does it come from?',
       results: ['through the regulator', 'from a joint', 'nowhere'],
       minutes: 45,
       when: 'cold',
       for: ['regulator'],
       tools: 'Compressor, hose',
-      care: 'Air is stored energy: no more than the boiler’s papers allow, and look from the side.',
+      danger:
+        'Air in a boiler is stored energy: a few psi, a gauge on it, nobody in front of an opening, and only as the boiler’s papers allow.',
       shows: {
         'regulator-face': ['always', 'never', 'never'],
         'regulator-dirt': ['usually', 'never', 'rarely'],
