@@ -50,7 +50,9 @@ function judge(folder) {
   return { folder, of: mutants.length, found: mutants.filter((m) => caught.has(m.status)).length };
 }
 
-const wanted = folders.length ? folders : ['log', 'procedure', 'watch', 'plan', 'learn', 'forecast', 'finder', 'faults', 'proof', 'form', 'sums', 'units'];
+const wanted = folders.length
+  ? folders
+  : ['log', 'procedure', 'watch', 'plan', 'learn', 'forecast', 'finder', 'faults', 'proof', 'form', 'sums', 'units'];
 const scores = wanted.map(judge);
 const share = (/** @type {number} */ found, /** @type {number} */ of) => `${((100 * found) / Math.max(1, of)).toFixed(1)} %`;
 for (const { folder, of, found } of scores)
