@@ -30,7 +30,12 @@ const next = (page: Page) => page.locator('article.first');
 /** Answers what is asked as the case would, until its cause stands first with more than half. */
 async function play(page: Page, of: FinderCase, most: number) {
   const is = knowledge.causes.get(of.cause)!.is;
-  if (of.now === 'in steam') await page.getByRole('button', { name: 'It is in steam' }).click();
+  if (of.now === 'in steam') {
+    const steam = page.getByRole('button', { name: 'It is in steam' });
+    await steam.click();
+    // What is asked next follows from it.
+    await expect(steam).toHaveAttribute('aria-pressed', 'true');
+  }
   for (let asked = 0; asked <= most; asked++) {
     const odds = Number.parseInt(await page.locator('ol summary .figure').first().innerText());
     if ((await likeliest(page).innerText()) === is && odds > 50) return asked;
