@@ -1,4 +1,5 @@
 import { add, closing, type Entry, type EntryOf, fold, inOrder, type Log, mayNotEnter, placed } from '$core/log';
+import { retestMark } from '$core/procedure';
 import { printMarks, Refusal, usualUnits } from '$core/units';
 import { inClub, sql } from './database';
 import { tellRetests } from './fault-log';
@@ -62,7 +63,7 @@ const judged: ReadonlySet<string> = new Set(['tick', 'sign', 'override', 'away',
 const isTight = (e: Sent) => e.kind === 'thing' && (e.body as { open?: unknown }).open === false;
 const isJudged = (e: Sent) => judged.has(e.kind) || isLight(e) || isTight(e) || e.strikes !== undefined;
 /** What means something outside the log. */
-const isTold = (e: Sent) => e.kind === 'fault' || (e.kind === 'test' && String((e.body as { test?: unknown }).test).startsWith('Retest '));
+const isTold = (e: Sent) => e.kind === 'fault' || (e.kind === 'test' && String((e.body as { test?: unknown }).test).startsWith(retestMark));
 
 /**
  * Stores entries, each once. What an entry means outside the log (a fault, the end of the steaming) is brought up to date in the

@@ -1,6 +1,6 @@
 import { plantOf } from '$core/boiler';
 import { type FitOut, fitOutOf } from '$core/engine';
-import { type FaultBodies, type FaultEntry, type FaultKind, faultKinds, faultState, type FaultState, mayTell } from '$core/faults';
+import { type FaultEntry, type FaultKind, faultKinds, type FaultSaid, faultState, type FaultState, mayTell } from '$core/faults';
 import { type Fact, factsOf, type Fixed, knowledge, prior, type Try, twinsOf, type Twin } from '$core/finder';
 import { joiOf, problemsOf } from '$core/form/joi';
 import { fold, inOrder, type Entry, type Forbids } from '$core/log';
@@ -22,6 +22,8 @@ interface Row {
   raisedAt: Date;
   raisedBy: string;
   fixedAt: Date | null;
+  fixedBy: string | null;
+  fix: string | null;
   steamingId: string | null;
   engineId: string;
   engine: string;
@@ -37,7 +39,7 @@ export interface FaultFile extends Row {
 const rowIn = async (tx: Tx, club: string, id: string, lock = false): Promise<Row | undefined> =>
   (
     await tx<Row[]>`
-      select f.fault_id as id, f.text, f.forbids, f.raised_at, f.raised_by, f.fixed_at, f.steaming_id, e.engine_id, e.name as engine, e.fit_out
+      select f.fault_id as id, f.text, f.forbids, f.raised_at, f.raised_by, f.fixed_at, f.fixed_by, f.fix, f.steaming_id, e.engine_id, e.name as engine, e.fit_out
       from fault f join engine e using (club_id, engine_id)
       where f.club_id = ${club} and f.fault_id = ${id} and f.withdrawn_at is null ${lock ? tx`for update of f` : tx``}`
   ).map((r) => ({ ...r, fitOut: fitOutOf(r.fitOut) }))[0];
@@ -67,7 +69,8 @@ async function fileIn(tx: Tx, club: string, id: string, lock = false): Promise<F
   const row = await rowIn(tx, club, id, lock);
   if (!row) return undefined;
   const entries = await entriesOf(tx, club, id);
-  const state = faultState(entries);
+  // One that was fixed before faults had a log of their own stays so.
+  const state = faultState(entries, row.fixedAt !== null && !entries.some((e) => e.kind === 'fix'));
   return { ...row, entries, state, facts: await factsFor(tx, club, row, state) };
 }
 
@@ -76,10 +79,10 @@ const schemas = Object.fromEntries(Object.entries(faultKinds).map(([kind, fields
   ReturnType<typeof joiOf>
 >;
 
-/** What was sent, as a body of that kind. @throws Refusal at the first field that cannot be */
-export function faultBody<K extends FaultKind>(kind: K, sent: unknown): FaultBodies[K] {
+/** What was sent, as something of that kind. @throws Refusal at the first field that cannot be */
+export function faultSaid(kind: FaultKind, sent: unknown): FaultSaid {
   const { error, value } = schemas[kind].validate(sent, { abortEarly: false });
-  if (!error) return value as FaultBodies[K];
+  if (!error) return { kind, body: value } as FaultSaid;
   const [first] = problemsOf(faultKinds[kind], error, sent);
   throw new Refusal(first!.path || 'kind', first!.sentence);
 }
@@ -91,14 +94,14 @@ const worse: Record<Forbids, number> = { nothing: 0, passengers: 1, steaming: 2 
  * whom or what a fix still waits for. One at a time for each fault.
  * @throws Refusal at the field that is wrong
  */
-export const tellFault = <K extends FaultKind>(member: Member, id: string, kind: K, body: FaultBodies[K]): Promise<FaultState> =>
-  inClub(member.club, (tx) => tellIn(tx, member, id, kind, body));
+export const tellFault = (member: Member, id: string, said: FaultSaid): Promise<FaultState> =>
+  inClub(member.club, (tx) => tellIn(tx, member, id, said));
 
-export async function tellIn<K extends FaultKind>(tx: Tx, member: Member, id: string, kind: K, body: FaultBodies[K]): Promise<FaultState> {
+export async function tellIn(tx: Tx, member: Member, id: string, said: FaultSaid): Promise<FaultState> {
   const { club } = member;
   const file = await fileIn(tx, club, id, true);
   if (!file) throw new Refusal('fault', 'There is no such fault.', { code: 'missing' });
-  const entry = { id: newId(), kind, at: new Date().toISOString(), by: member.name, body } as unknown as FaultEntry;
+  const entry: FaultEntry = { ...said, id: newId(), at: new Date().toISOString(), by: member.name };
   mayTell(file.state, entry, {
     may: (right) => allowed(member, right),
     fitOut: file.fitOut,
@@ -106,7 +109,7 @@ export async function tellIn<K extends FaultKind>(tx: Tx, member: Member, id: st
     facts: file.facts.map((f) => f.check)
   });
   await tx`insert into fault_entry (club_id, entry_id, fault_id, kind, at, by_id, by_name, body)
-    values (${club}, ${entry.id}, ${id}, ${kind}, ${entry.at}, ${member.id}, ${member.name}, ${json(tx, body)})`;
+    values (${club}, ${entry.id}, ${id}, ${entry.kind}, ${entry.at}, ${member.id}, ${member.name}, ${json(tx, entry.body)})`;
   const state = faultState([...file.entries, entry]);
   await project(tx, member, file, state, entry);
   return state;
@@ -130,8 +133,8 @@ async function project(tx: Tx, member: Member, file: Row, state: FaultState, ent
       from steaming where club_id = ${club} and engine_id = ${file.engineId} and started_at is not null and ended_at is null`;
 }
 
-/** How often each cause was what a fix confirmed, on engines of this kind in this club; one that came back is none. */
-export const fixedBefore = (club: string, kind: FitOut['kind']): Promise<Fixed> =>
+/** How often each cause was what a fix confirmed that was seen to hold, on engines of this kind in this club; and not by the fault that is looked at. */
+export const fixedBefore = (club: string, kind: FitOut['kind'], not: string): Promise<Fixed> =>
   inClub(club, async (tx) =>
     Object.fromEntries(
       (
@@ -139,7 +142,7 @@ export const fixedBefore = (club: string, kind: FitOut['kind']): Promise<Fixed> 
           select x.body->>'cause' as cause, count(*)::int as times
           from fault f join engine e using (club_id, engine_id)
             cross join lateral (select body from fault_entry x where x.club_id = f.club_id and x.fault_id = f.fault_id and x.kind = 'fix' order by seq desc limit 1) x
-          where f.club_id = ${club} and f.fixed_at is not null and e.fit_out->>'kind' = ${kind}
+          where f.club_id = ${club} and f.fault_id <> ${not} and f.fixed_at is not null and f.awaits is null and e.fit_out->>'kind' = ${kind}
             and x.body->>'sure' in ('certain', 'likely') and x.body ? 'cause'
           group by 1`
       ).map(({ cause, times }) => [cause, times])
@@ -167,7 +170,8 @@ export const twinsFor = (club: string, { engineId, fitOut, state }: Pick<FaultFi
     return twinsOf(
       state.symptom,
       fitOut,
-      rows.map((r) => ({ ...r, fitOut: fitOutOf(r.fitOut) }))
+      rows.map((r) => ({ ...r, fitOut: fitOutOf(r.fitOut) })),
+      state.feed
     );
   });
 
@@ -182,7 +186,10 @@ export async function tellRetests(tx: Tx, member: Member, engineId: string, stor
     const [of] = at < 0 ? [] : waiting.splice(at, 1);
     if (!of) continue;
     try {
-      await tellIn(tx, member, of.id, 'retest', { result: result === 'pass' ? 'holds' : 'back again', ...(text ? { note: text } : {}) });
+      await tellIn(tx, member, of.id, {
+        kind: 'retest',
+        body: { result: result === 'pass' ? 'holds' : 'back again', ...(text ? { note: text } : {}) }
+      });
     } catch (no) {
       // Somebody said it on the fault’s own page meanwhile: the log keeps what was tried, and the fault what came first.
       if (!(no instanceof Refusal)) throw no;
@@ -196,6 +203,6 @@ export const findFault = (member: Member, engineId: string, key: string): Promis
     const symptom = knowledge.symptoms.get(key);
     if (!symptom) throw new Refusal('symptom', 'Choose what it does from the list.');
     const id = await raiseIn(tx, member, engineId, symptom.says[0], symptom.floor ?? 'nothing');
-    if (id) await tellIn(tx, member, id, 'asked', { symptom: key });
+    if (id) await tellIn(tx, member, id, { kind: 'asked', body: { symptom: key } });
     return id;
   });

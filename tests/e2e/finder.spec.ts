@@ -217,3 +217,42 @@ test('the examiner clears work on a pressure part under their own name, and the 
   await expect(keeper.locator('header.block')).toContainText('mended');
   await expect(section(keeper, 'Mended')).toContainText('Holds: tried by Wenna Thrale');
 });
+
+test('what was fixed before faults had a log stays mended, with what was written then', async ({ page }) => {
+  await comeInAs(page, 'wenna');
+  await visit(page, '/faults?show=fixed');
+  await page.getByRole('link', { name: 'Steering chain slack on the near side' }).first().click();
+  await page.waitForURL(/\/faults\/[\w-]{36}/);
+  await expect(page.locator('header.block')).toContainText('mended');
+  await expect(section(page, 'Mended').getByRole('button')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Log the change' })).toHaveCount(0);
+});
+
+test('which of two, a hand’s own evidence struck, a change put back, what the book proposes for another cause', async ({ page }) => {
+  await comeInAs(page, 'idony');
+  await find(page, await ownEngine(page, 'large-tank', 'Of two'), 'injector will not pick up', 'The injector will not pick up');
+  await touch(page, page.getByRole('button', { name: 'Right injector', exact: true }));
+  await expect(section(page, 'The injector will not pick up: Right injector')).toBeVisible();
+  await next(page).getByLabel('More of what was seen').fill('looked twice');
+  await touch(page, next(page).locator('.results button').last());
+  const mine = section(page, 'What was seen').locator('li', { hasText: 'looked twice' });
+  await mine.getByText('Strike it').click();
+  await mine.getByLabel('Why it does not count').fill('wrong valve');
+  await touch(page, mine.getByRole('button', { name: 'Strike', exact: true }));
+  await expect(mine).toContainText('Struck by Idony Marlpit: wrong valve');
+  const changes = section(page, 'Changed, one thing at a time');
+  await changes.getByLabel('What was changed').fill('Cones out');
+  await touch(page, changes.getByRole('button', { name: 'Log the change' }));
+  await touch(page, changes.getByRole('button', { name: 'It was put back' }));
+  await expect(changes).toContainText('Put back');
+  const mended = section(page, 'Mended');
+  const retest = mended.getByLabel('How it is seen to be mended');
+  await mended.getByLabel('It was').selectOption('It gets wet steam');
+  await expect(mended.getByLabel('A pressure part was worked on')).toBeChecked();
+  await mended.getByLabel('It was').selectOption('The cones are scaled');
+  await expect(mended.getByLabel('A pressure part was worked on')).not.toBeChecked();
+  await expect(retest).toHaveValue(knowledge.causes.get('cone-scaled')!.retest);
+  await retest.fill('Three times of three');
+  await mended.getByLabel('It was').selectOption('A piece of dirt sits in a cone');
+  await expect(retest).toHaveValue('Three times of three');
+});

@@ -61,3 +61,62 @@ for (const [name, options] of [
     await theirs.close();
     await context.close();
   });
+
+test('the club’s rules, each field typed: none without a source, kept as a version, read back; a gauge and valves by hand', async ({
+  page
+}) => {
+  await comeInAs(page, 'idony');
+  await visit(page, '/proof/rules');
+  const type = async (label: string, text: string, at = 0) => {
+    await page.getByLabel(label, { exact: true }).nth(at).fill(text);
+    await page.keyboard.press('Tab');
+  };
+  await type('Called', 'Drove End rules, made up');
+  await type('Where the figures come from', '');
+  await page.getByRole('button', { name: /^Keep as version/ }).click();
+  await expect(page.getByText('Rules without a source are none.')).toBeVisible();
+  const typed: [string, string][] = [
+    ['Where the figures come from', 'Made up at the bench, December'],
+    ['Hydraulic test, new or repaired: times working pressure', '2'],
+    ['Hydraulic test, repeated: times working pressure', '1.4'],
+    ['Held for', '25 min'],
+    ['Fall that is allowed while it is held', '1 psi'],
+    ['A safety valve lifts within so much of its set, %', '4'],
+    ['It shuts again within so much under its lift, %', '12'],
+    ['A gauge reads within so much of its full scale, %', '2.5']
+  ];
+  for (const [label, text] of typed) await type(label, text);
+  await page.getByRole('button', { name: /^Keep as version/ }).click();
+  await expect(page.getByRole('status')).toContainText('Kept as version');
+  await visit(page, '/proof/rules');
+  for (const [label, text] of typed) await expect(page.getByLabel(label)).toHaveValue(text);
+
+  const { fitOut } = patterns.find((p) => p.key === 'large-tank')!;
+  const name = `Compared ${Date.now() % 1e6}`;
+  const { id } = (await (await page.request.post('/api/engines', { data: { ...fitOut, name } })).json()) as { id: string };
+  await visit(page, `/proof/new/gauge?engine=${id}`);
+  await type('Full scale of the engine’s gauge', '200 psi');
+  await type('The better gauge, and when it was compared', 'Bench gauge');
+  await type('It is good to, either way', '1 psi');
+  for (let i = 0; i < 5; i++) await type('The engine’s gauge', `${[25, 51, 75, 100, 50][i]} psi`, i);
+  await page.getByRole('button', { name: 'Keep the worksheet' }).click();
+  await page.waitForURL(/\/proof\/[\w-]{36}$/);
+  await expect(page.locator('.verdict')).toContainText('Within the rules, by the arithmetic');
+  await expect(page.locator('body')).toContainText('Drove End rules, made up, version');
+  await visit(page, `/proof/new/valves?engine=${id}`);
+  await type('Which gauge, and when it was compared', 'Bench gauge');
+  await type('Gauge read to, either way', '1 psi');
+  for (const [i, [lifted, shut]] of [
+    ['100 psi', '94 psi'],
+    ['110 psi', '100 psi']
+  ].entries()) {
+    await type('Lifted at', lifted!, i);
+    await type('Shut at', shut!, i);
+  }
+  await page.getByRole('button', { name: 'Keep the worksheet' }).click();
+  await page.waitForURL(/\/proof\/[\w-]{36}$/);
+  await expect(page.locator('.verdict')).toContainText('Not within the rules');
+  await expect(page.locator('section', { hasText: 'What it comes to' })).toContainText(
+    /Valve 2 lifted at 110\spsi and is set to 102\spsi; 4 % either way/
+  );
+});

@@ -46,6 +46,11 @@ describe('where a fault stands', () => {
     ['to be tried again', [asked, fix({ modifies: true }), cleared]],
     ['mended', [asked, fix({ modifies: true }), cleared, holds]]
   ])('%s', (stands, list) => expect(state(...list).stands).toBe(stands));
+  it('mended, of one that was fixed before faults had a log: nothing opens it', () => {
+    const old = faultState([], true);
+    expect(old.stands).toBe('mended');
+    for (const said of [asked, fix(), holds, tried()]) expect(() => mayTell(old, made([said])[0]!, everything)).toThrow(Refusal);
+  });
   it('keeps every fix with what came of it', () => {
     const { fixes } = state(asked, fix(), back, fix({ did: 'Clack too' }), holds);
     expect(fixes.map((f) => [f.did, f.retested?.result])).toEqual([

@@ -50,6 +50,8 @@ interface Common {
   /** ISO 8601. */ readonly at: string;
   readonly by: string;
 }
+/** What is said in it, before anybody has said when and by whom. */
+export type FaultSaid = { [K in FaultKind]: { readonly kind: K; readonly body: FaultBodies[K] } }[FaultKind];
 export type FaultEntry = { [K in FaultKind]: Common & { readonly kind: K; readonly body: FaultBodies[K] } }[FaultKind];
 
 /** Something that was seen: by a hand, or by the record itself. */
@@ -167,9 +169,12 @@ const folds: { [K in FaultKind]: (state: FaultState, entry: Extract<FaultEntry, 
   })
 };
 
-/** Where a fault stands after its entries, oldest first. */
-export const faultState = (entries: readonly FaultEntry[]): FaultState =>
-  entries.reduce((state, entry) => (folds[entry.kind] as (s: FaultState, e: FaultEntry) => FaultState)(state, entry), empty);
+/** Where a fault stands after its entries, oldest first. @param before it was mended before faults had a log: nothing opens it again */
+export const faultState = (entries: readonly FaultEntry[], before = false): FaultState =>
+  entries.reduce(
+    (state, entry) => (folds[entry.kind] as (s: FaultState, e: FaultEntry) => FaultState)(state, entry),
+    before ? { ...empty, stands: 'mended' } : empty
+  );
 
 /** What counts, and where it is from. */
 export type Counted = (Shown & { readonly from: Evidence | Fact }) | (Mended & { readonly from: Trial });

@@ -2,12 +2,14 @@ import type { FitOut } from '../engine';
 import { type Change, counted, type Counted, type FaultState, type Fix, untold, untried } from './fault-log';
 import {
   type Ahead,
+  type Belief,
   boardOf,
   entropy,
   type Fact,
   type Fixed,
   knowledge,
   nextChecks,
+  partsOf,
   type Standing,
   symptomsFor,
   unlisted
@@ -57,15 +59,16 @@ export interface BoardLine {
 const doing = { any: 'whether cold or in steam', cold: 'cold', 'in steam': 'in steam', running: 'running' } as const;
 
 /** Why this check and no other, in a line. */
-function whyThis({ check, parts, gain, minutes }: Ahead, bits: number): string {
-  const share = Math.round((gain / bits) * 100);
+function whyThis({ check, gain, minutes }: Ahead, belief: Belief): string {
+  const parts = partsOf(check, belief);
+  const share = Math.round((gain / entropy(belief)) * 100);
   const hour = minutes - check.minutes;
   return `Parts “${causeName(parts[0])}” from “${causeName(parts[1])}”, and settles about ${Math.max(1, share)} % of what is not known${
     hour >= 60 ? `, with ${hour} min until the engine is so` : ''
   }.`;
 }
 
-const offer = (ahead: Ahead, bits: number): Offered => {
+const offer = (ahead: Ahead, belief: Belief): Offered => {
   const { key, how, results, minutes, when, tools, care, danger, changes } = ahead.check;
   return {
     key,
@@ -77,7 +80,7 @@ const offer = (ahead: Ahead, bits: number): Offered => {
     ...(care ? { care } : {}),
     ...(danger ? { danger } : {}),
     changes: changes ?? false,
-    why: whyThis(ahead, bits)
+    why: whyThis(ahead, belief)
   };
 };
 
@@ -171,20 +174,17 @@ export function faultPage(file: FaultRead, fixed: Fixed, now: 'cold' | 'in steam
     board && state.stands === 'open'
       ? nextChecks(symptom!, fitOut, board.belief, new Set(counts.flatMap((c) => ('check' in c ? [c.check] : []))), now)
       : [];
-  const bits = board ? entropy(board.belief) : 1;
   const name = (c: Change) => ({ ...c, ...(c.cause ? { causeName: causeName(c.cause) } : {}) });
   const named = (f: Fix) => ({ ...f, ...(f.cause ? { causeName: causeName(f.cause) } : {}) });
   return {
-    symptom: symptom
-      ? { key: symptom.key, says: symptom.says[0], floor: symptom.floor ? forbids[symptom.floor] : undefined, of: symptom.of }
-      : undefined,
+    symptom: symptom ? { key: symptom.key, says: symptom.says[0], of: symptom.of } : undefined,
     feed: state.feed,
     // Of a fault in its keeper’s own words: what it may be called, what fits best first.
     symptoms: (symptom ? [] : symptomsFor(fitOut, file.text)).slice(0, 8).map(({ key, says }) => ({ key, says: says[0] })),
-    every: symptomsFor(fitOut, '').map(({ key, says }) => ({ key, says: says[0] })),
+    every: (symptom ? [] : symptomsFor(fitOut, '')).map(({ key, says }) => ({ key, says: says[0] })),
     standing: (board?.standing ?? []).map((s) => line(s, counts, fixed, all)),
     excluded: (board?.excluded ?? []).map((s) => line(s, counts, fixed, all)),
-    ahead: ahead.slice(0, offered).map((a) => offer(a, bits)),
+    ahead: ahead.slice(0, offered).map((a) => offer(a, board!.belief)),
     seen: seenLines(file, counts),
     changes: state.changes.map(name),
     untried: untried(state).length,

@@ -206,6 +206,12 @@ describe('twins', () => {
       expect.stringMatching(/^rate: .*, here /)
     ]);
   });
+  it('of an engine with two are of the one that was said, by the nearest of theirs; of neither before that', () => {
+    const two = { ...bittern, feeds: [...bittern.feeds, { ...feed!, name: 'Large', rate: 5 * feed!.rate }] };
+    const theirs = [{ id: 'x', name: 'Other', fitOut: two }];
+    expect(twinsOf(symptom, two, theirs)).toEqual([]);
+    for (const name of [feed!.name, 'Large']) expect(twinsOf(symptom, two, theirs, name)[0]!.other).toEqual([]);
+  });
   it('are none without the feed, or where most of it is other; the most alike first', () => {
     expect(twinsOf(symptom, bittern, [{ id: 'g', name: 'Gas', fitOut: fitOut('Tin Heron') }])).toEqual([]);
     const [near, far] = [other(() => ({})), { ...other((f) => ({ rate: 3 * f.rate })), id: 'far' }];

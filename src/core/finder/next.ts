@@ -9,8 +9,6 @@ export interface Ahead {
   readonly gain: number;
   /** What it takes, with raising steam or letting it cool first, min. */
   readonly minutes: number;
-  /** The two causes that it parts best, with their odds. */
-  readonly parts: readonly [string, string];
 }
 
 /** What it takes to have the engine as a check wants it, min: a model is an hour from cold to steam, and cold enough to open an hour after. */
@@ -31,7 +29,8 @@ const apart = (check: Check, a: string, b: string): number => {
   return of.reduce((sum, p, i) => sum + Math.abs(p - other[i]!), 0) / 2;
 };
 
-function bestPair(check: Check, belief: Belief): readonly [string, string] {
+/** The two causes that a check parts best, by their odds and by how much it differs between them. */
+export function partsOf(check: Check, belief: Belief): readonly [string, string] {
   const causes = [...belief].filter(([key]) => key !== unlisted).sort((a, b) => b[1] - a[1]);
   let best: readonly [string, string] = [causes[0]?.[0] ?? unlisted, causes[1]?.[0] ?? unlisted];
   let most = -1;
@@ -76,8 +75,7 @@ export function nextChecks(
     .map((check): Ahead => ({
       check,
       gain: gainOf(check, belief),
-      minutes: minutesOf(check, now),
-      parts: bestPair(check, belief)
+      minutes: minutesOf(check, now)
     }))
     .filter(({ gain }) => gain >= worth)
     .sort((a, b) => rank(a.check) - rank(b.check) || b.gain / b.minutes - a.gain / a.minutes || (a.check.key < b.check.key ? -1 : 1));

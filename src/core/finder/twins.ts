@@ -1,6 +1,6 @@
 import type { FitOut } from '../engine';
 import { mark } from '../units';
-import { feedOf } from './facts';
+import { feedOf, feedsLike } from './facts';
 import type { Symptom } from './knowledge';
 
 /** Another engine that has the same thing: what is equal, and what is not. Words with marks for quantities. */
@@ -14,9 +14,11 @@ export interface Twin {
 /** Alike within a tenth. */
 const alike = (a: number, b: number) => Math.abs(a - b) <= 0.1 * Math.max(Math.abs(a), Math.abs(b));
 
+type Feed = FitOut['feeds'][number];
 interface Point {
   readonly name: string;
-  readonly of: (f: FitOut) => string | number | undefined;
+  /** @param feed the one that it is of, where it is of one */
+  readonly of: (f: FitOut, feed: Feed) => string | number | undefined;
   readonly says?: (v: number) => string;
 }
 
@@ -25,43 +27,46 @@ const boiler: readonly Point[] = [
   { name: 'working pressure', of: (f) => f.workingPressure, says: (v) => mark(v, 'pressure') },
   { name: 'fire', of: (f) => f.fire.with }
 ];
-const pointsOf = (symptom: Symptom): readonly Point[] => {
-  if (symptom.of) {
-    const feed = (f: FitOut) => feedOf({ symptom, fitOut: f, feed: undefined });
-    return [
-      { name: 'kind of feed', of: (f) => feed(f)?.kind },
-      { name: 'rate', of: (f) => feed(f)?.rate, says: (v) => mark(v, 'flow') },
-      { name: 'works from', of: (f) => feed(f)?.from, says: (v) => mark(v, 'pressure') },
-      { name: 'delivers into', of: (f) => feed(f)?.into },
-      ...boiler.slice(0, 2)
-    ];
-  }
-  if (symptom.key.startsWith('valve'))
-    return [
-      { name: 'valves', of: (f) => f.safetyValves.length, says: (v) => String(v) },
-      { name: 'type of valve', of: (f) => f.safetyValves[0]?.type },
-      { name: 'set to', of: (f) => f.safetyValves[0]?.set, says: (v) => mark(v, 'pressure') },
-      ...boiler
-    ];
-  return boiler;
-};
+const feeds: readonly Point[] = [
+  { name: 'kind of feed', of: (_, feed) => feed.kind },
+  { name: 'rate', of: (_, feed) => feed.rate, says: (v) => mark(v, 'flow') },
+  { name: 'works from', of: (_, feed) => feed.from, says: (v) => mark(v, 'pressure') },
+  { name: 'delivers into', of: (_, feed) => feed.into },
+  ...boiler.slice(0, 2)
+];
+const valves: readonly Point[] = [
+  { name: 'valves', of: (f) => f.safetyValves.length, says: (v) => String(v) },
+  { name: 'type of valve', of: (f) => f.safetyValves[0]?.type },
+  { name: 'set to', of: (f) => f.safetyValves[0]?.set, says: (v) => mark(v, 'pressure') },
+  ...boiler
+];
+const pointsOf = ({ of, key }: Symptom): readonly Point[] => (of ? feeds : key.startsWith('valve') ? valves : boiler);
 
 /**
  * TWINS: the club’s other engines on which the same thing might be seen to work, that are equal in more than half of what matters to it;
- * the most alike first. That it works there is evidence for whoever looks at what is not equal.
+ * the most alike first. @param feed which of its feeds it is of, where it has two. That it works there is evidence for whoever looks at what is not equal.
  */
 export function twinsOf(
   symptom: Symptom,
   fitOut: FitOut,
-  others: readonly { readonly id: string; readonly name: string; readonly fitOut: FitOut }[]
+  others: readonly { readonly id: string; readonly name: string; readonly fitOut: FitOut }[],
+  feed?: string
 ): Twin[] {
   const points = pointsOf(symptom);
+  const own = feedOf({ symptom, fitOut, feed });
+  // Of two feeds nobody has said which: none of them is anything’s twin yet.
+  if (symptom.of && !own) return [];
   return others
     .flatMap((o) => {
+      // The nearest to it of theirs; what has none of that kind is no twin.
+      const [theirFeed] = feedsLike({ symptom, fitOut: o.fitOut }).toSorted(
+        (a, b) => Math.abs(a.rate - own!.rate) - Math.abs(b.rate - own!.rate)
+      );
+      if (symptom.of && !theirFeed) return [];
       const equal: string[] = [];
       const other: string[] = [];
       for (const { name, of, says } of points) {
-        const [mine, theirs] = [of(fitOut), of(o.fitOut)];
+        const [mine, theirs] = [of(fitOut, own!), of(o.fitOut, theirFeed!)];
         if (mine === undefined || theirs === undefined) continue;
         const print = (v: string | number) => (typeof v === 'number' ? (says?.(v) ?? String(v)) : v);
         const same = typeof mine === 'number' && typeof theirs === 'number' ? alike(mine, theirs) : mine === theirs;

@@ -11,8 +11,10 @@ export interface Retest {
 }
 /** The beginning of a text, and no half of a character. */
 const start = (text: string, most: number): string => text.slice(0, most).replace(/[\uD800-\uDBFF]$/, '');
+/** How the name of a retest begins. */
+export const retestMark = 'Retest ';
 /** What its test is called in a log: short, and of no other fault. */
-export const retestName = ({ id, text }: Pick<Retest, 'id' | 'text'>): string => `Retest ${id.slice(-6)}: ${start(text, 44)}`;
+export const retestName = ({ id, text }: Pick<Retest, 'id' | 'text'>): string => `${retestMark}${id.slice(-6)}: ${start(text, 44)}`;
 
 /** A fix is tried where it is in steam and before it is run with others. */
 const retestStep = (of: Retest): Step => ({

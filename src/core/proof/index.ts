@@ -8,5 +8,5 @@ export * from './rules';
 export * from './sheet';
 
 /** Every worksheet, in the order in which they are made. */
-export const sheets: readonly Sheet[] = [hydraulic, gauge, valves] as unknown as readonly Sheet[];
+export const sheets: readonly Sheet[] = [hydraulic, gauge, valves];
 export const sheetOf = (key: string): Sheet | undefined => sheets.find((s) => s.key === key);

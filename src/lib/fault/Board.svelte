@@ -1,6 +1,6 @@
 <script lang="ts">
   // Every cause that this engine can have, its odds as a bar to one scale; and those that are out, with what put them out.
-  import { shortTime } from '$lib/fault/short-time';
+  import { dated } from '../sheet/when';
   import type { BoardLine } from '$core/faults';
 
   let { standing, excluded }: { standing: readonly BoardLine[]; excluded: readonly BoardLine[] } = $props();
@@ -39,7 +39,7 @@
         <span class="name">{cause.name}</span> <span class="second">{percent(cause.odds)}</span>
         {#if cause.excluded}<p class="second">
             {cause.excluded.check} <strong>{cause.excluded.words}</strong>{#if cause.excluded.at}, <span class="figure"
-                >{shortTime(cause.excluded.at)}</span
+                >{dated(cause.excluded.at)}</span
               >{/if}
           </p>{/if}
       </li>

@@ -2,7 +2,7 @@
   // One change, then a try. A second one before that is asked about, for afterwards nobody can tell which of the two did it.
   import { enhance } from '$app/forms';
   import type { FaultPage } from '$core/faults';
-  import { shortTime } from './short-time';
+  import { dated } from '../sheet/when';
 
   let { page, form }: { page: FaultPage; form: { at: string; field?: string; problem?: string } | null } = $props();
   const open = $derived(page.stands === 'open');
@@ -15,11 +15,11 @@
     <p>
       <strong class:gone={change.undone}>{change.what}</strong>
       <span class="second"
-        >{change.by}, <span class="figure">{shortTime(change.at)}</span>{change.causeName ? `. For: ${change.causeName}` : ''}</span
+        >{change.by}, <span class="figure">{dated(change.at)}</span>{change.causeName ? `. For: ${change.causeName}` : ''}</span
       >
     </p>
     <p class="second">
-      {change.undone ? `Put back ${shortTime(change.undone)}` : change.tried ? `Tried: ${change.tried}` : 'Not tried since'}
+      {change.undone ? `Put back ${dated(change.undone)}` : change.tried ? `Tried: ${change.tried}` : 'Not tried since'}
     </p>
     {#if open && !change.undone}
       <form method="POST" action="?/undone" use:enhance>

@@ -2,7 +2,7 @@
   // How it ends: what was done, which cause that confirms and how surely, and how it is seen to hold. Nothing is mended without its retest.
   import { enhance } from '$app/forms';
   import type { FaultPage } from '$core/faults';
-  import { shortTime } from './short-time';
+  import { dated } from '../sheet/when';
 
   let {
     page,
@@ -18,12 +18,15 @@
   let retest = $state('');
   let modifies = $state(false);
   let did = $state('');
-  const known = $derived(page.standing.find((c) => c.key === cause)?.fix);
+  /** What the book proposed last: it gives way to what is proposed for another cause, and never what somebody wrote. */
+  let proposed = { retest: '', modifies: false };
   // The book proposes; whoever mended it says what was so.
   function propose() {
-    if (!known) return;
-    retest ||= known.retest;
-    modifies ||= known.modifies;
+    const known = [...page.standing, ...page.excluded].find((c) => c.key === cause)?.fix;
+    const next = { retest: known?.retest ?? '', modifies: known?.modifies ?? false };
+    if (retest === proposed.retest) retest = next.retest;
+    if (modifies === proposed.modifies) modifies = next.modifies;
+    proposed = next;
   }
 </script>
 
@@ -31,19 +34,18 @@
   <div class="line">
     <p>
       <strong>{fix.did}</strong>
-      <span class="second">{fix.by}, <span class="figure">{shortTime(fix.at)}</span>{fix.parts ? `. Parts: ${fix.parts}` : ''}</span>
+      <span class="second">{fix.by}, <span class="figure">{dated(fix.at)}</span>{fix.parts ? `. Parts: ${fix.parts}` : ''}</span>
     </p>
     <p class="second">
       {fix.sure === 'cannot be told' ? 'What it was cannot be told' : `It was: ${fix.causeName}, ${fix.sure}`}. Seen to be mended: {fix.retest}
     </p>
     {#if fix.modifies}<p class:act={!fix.cleared} class:second={fix.cleared}>
         {fix.cleared
-          ? `A pressure part was worked on. Cleared by ${fix.cleared.by}, ${shortTime(fix.cleared.at)}: ${fix.cleared.note}`
+          ? `A pressure part was worked on. Cleared by ${fix.cleared.by}, ${dated(fix.cleared.at)}: ${fix.cleared.note}`
           : '■ A pressure part was worked on. It is not steamed before the boiler examiner has cleared it.'}
       </p>{/if}
     {#if fix.retested}<p class:caution={fix.retested.result === 'back again'}>
-        {fix.retested.result === 'holds' ? 'Holds' : '▲ Back again'}: tried by {fix.retested.by}, {shortTime(fix.retested.at)}{fix.retested
-          .note
+        {fix.retested.result === 'holds' ? 'Holds' : '▲ Back again'}: tried by {fix.retested.by}, {dated(fix.retested.at)}{fix.retested.note
           ? `. ${fix.retested.note}`
           : ''}
       </p>{/if}

@@ -4,7 +4,7 @@
   import { printMarks } from '$core/units';
   import { unitChoice } from '$lib/sheet/unit-choice';
   import type { SeenLine } from '$core/faults';
-  import { shortTime } from './short-time';
+  import { dated } from '../sheet/when';
 
   let { seen, open, problem }: { seen: readonly SeenLine[]; open: boolean; problem?: string | undefined } = $props();
   const units = $derived(unitChoice());
@@ -18,7 +18,7 @@
         <strong>{s.words}</strong>
         {#if s.note}{s.note}{/if}
         <span class="second"
-          >{s.by ?? 'by the record'}{#if s.at}, <span class="figure">{shortTime(s.at)}</span>{/if}</span
+          >{s.by ?? 'by the record'}{#if s.at}, <span class="figure">{dated(s.at)}</span>{/if}</span
         >
       </p>
       {#if s.says}<p class="sum">{printMarks(s.says, units)}</p>{/if}

@@ -7,6 +7,8 @@ export const clock = (when: When) => clockIn(when, clubZone());
 export const day = (when: When) => dayIn(when, clubZone());
 /** `13 Jun, 10:31` */
 export const moment = (when: When) => momentIn(when, clubZone());
+/** `13 Jun 2026 10:31`: of what is read years later. */
+export const dated = (when: When) => `${day(when)} ${clock(when)}`;
 /** `Jun 2026` */
 export const month = (when: When) => day(when).slice(-8);
 /** `2026-06-13` */

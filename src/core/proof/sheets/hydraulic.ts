@@ -52,8 +52,6 @@ export const hydraulic = sheet({
         steps: [fell]
       }
     ];
-    return weeps.trim()
-      ? [...findings, { verdict: 'not within', says: `Weeps, for the examiner to judge: ${weeps.trim()}`, steps: [] }]
-      : findings;
+    return weeps.trim() ? [...findings, { verdict: 'not within', says: `It wept: ${weeps.trim()}.`, steps: [] }] : findings;
   }
 });

@@ -3,7 +3,7 @@ import { feedsLike } from '$core/finder';
 import type { Field } from '$core/form';
 import { Refusal } from '$core/units';
 import { acts, need, needId, notHere } from '$server/answer';
-import { faultBody, faultFile, fixedBefore, recurrences, tellFault, twinsFor } from '$server/fault-log';
+import { faultFile, faultSaid, fixedBefore, recurrences, tellFault, twinsFor } from '$server/fault-log';
 import { lastSteamings } from '$server/book';
 import type { Actions, RequestEvent } from './$types';
 
@@ -12,7 +12,7 @@ export const load = async ({ params, locals, url }) => {
   const file = await faultFile(club, needId(params.id));
   if (!file) return notHere('fault');
   const [fixed, before, twins, steamings] = await Promise.all([
-    fixedBefore(club, file.fitOut.kind),
+    fixedBefore(club, file.fitOut.kind, file.id),
     recurrences(club, file),
     twinsFor(club, file),
     lastSteamings(club, file.engineId)
@@ -20,9 +20,11 @@ export const load = async ({ params, locals, url }) => {
   const asked = url.searchParams.get('now');
   const running = steamings.find((s) => !s.endedAt)?.id ?? null;
   const now = asked === 'cold' || asked === 'in steam' ? asked : running ? 'in steam' : 'cold';
-  const { id, text, forbids, raisedAt, raisedBy, fixedAt, steamingId, engineId, engine } = file;
+  const { id, text, forbids, raisedAt, raisedBy, fixedAt, fixedBy, fix, engineId, engine } = file;
   return {
-    fault: { id, text, forbids, raisedAt, raisedBy, fixedAt, steamingId, engineId, engine },
+    fault: { id, text, forbids, raisedAt, raisedBy, engineId, engine },
+    // Of one that was mended before faults had a log of their own.
+    old: fixedAt && !file.state.fixes.length ? { fix, by: fixedBy, at: fixedAt } : null,
     feeds: file.state.symptom ? feedsLike({ symptom: file.state.symptom, fitOut: file.fitOut }).map(({ name }) => ({ name })) : [],
     page: faultPage(file, fixed, now),
     before: before.map((b) => ({ ...b, cause: b.cause ? causeName(b.cause) : null })),
@@ -61,7 +63,7 @@ const tells = (kind: FaultKind) =>
   acts(kind, async ({ request, params, locals }: RequestEvent) => {
     const member = need(locals, rights[kind]);
     const id = needId(params.id);
-    await tellFault(member, id, kind, faultBody(kind, sentBy(kind, await request.formData())));
+    await tellFault(member, id, faultSaid(kind, sentBy(kind, await request.formData())));
     return { at: kind, done: true };
   });
 

@@ -45,11 +45,11 @@
       >{/snippet}
   </TitleBlock>
 
-  {#if !page.symptom}
+  {#if !page.symptom && page.stands === 'open'}
     <div class="first"><Asked symptoms={page.symptoms} every={page.every} problem={problem('asked')} /></div>
   {/if}
 
-  <div class="columns">
+  <div class="beside">
     <div class="stack">
       {#if page.symptom && page.stands === 'open'}
         <section class="box pad">
@@ -96,6 +96,9 @@
       {/if}
       <section class="box pad">
         <h2 class="label">Mended</h2>
+        {#if data.old}<p>
+            {data.old.fix ?? 'How was not written down.'} <span class="second">{data.old.by}, {day(data.old.at)}</span>
+          </p>{/if}
         <Mending {page} rights={data.rights} barred={fault.forbids === 'steaming'} form={said} />
       </section>
       <Elsewhere before={data.before} twins={data.twins} />
@@ -104,20 +107,8 @@
 </div>
 
 <style>
-  .first,
-  .columns {
+  .first {
     margin-top: 12px;
-  }
-  .columns {
-    display: grid;
-    grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
-    gap: 12px;
-    align-items: start;
-  }
-  @media (max-width: 56rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-    }
   }
   .on {
     font-weight: 700;

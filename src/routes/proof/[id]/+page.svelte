@@ -5,7 +5,7 @@
   import Findings from '$lib/proof/Findings.svelte';
   import Written from '$lib/proof/Written.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
-  import { clock, day } from '$lib/sheet/when';
+  import { dated, day } from '$lib/sheet/when';
 
   let { data, form } = $props();
   const { sheet, signature } = $derived(data);
@@ -21,7 +21,7 @@
       ...(sheet
         ? [
             { label: 'Engine', value: sheet.engine.name, href: `/engines/${sheet.engine.id}` },
-            { label: 'Made', value: `${day(sheet.at)} ${clock(sheet.at)}`, more: sheet.by },
+            { label: 'Made', value: dated(sheet.at), more: sheet.by },
             { label: 'Signed', value: signature ? day(signature.at) : 'not signed', ...(signature ? { more: signature.by } : {}) }
           ]
         : [])
@@ -33,7 +33,7 @@
       ■ This worksheet or its signature is not as it was written. Nothing on it counts: tell the owner, who can run “joram verify”.
     </p>{/if}
   {#if sheet && of}
-    <div class="columns">
+    <div class="beside" style="--left: 0.85fr">
       <section class="box pad">
         <h2 class="label">What was read</h2>
         <Written field={of.fields(sheet.fitOut)} value={sheet.body} />
@@ -49,7 +49,7 @@
         <section class="box pad">
           <h2 class="label">The boiler examiner</h2>
           {#if signature}
-            <p><strong>{signature.by}</strong> <span class="second">{day(signature.at)} {clock(signature.at)}</span></p>
+            <p><strong>{signature.by}</strong> <span class="second">{dated(signature.at)}</span></p>
             <p>{signature.note}</p>
           {:else if data.rights.includes('sign as examiner') && !data.broken}
             <form method="POST" action="?/sign" class="stack" use:enhance>
@@ -69,18 +69,6 @@
 </div>
 
 <style>
-  .columns {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
-    gap: 12px;
-    align-items: start;
-    margin-top: 12px;
-  }
-  @media (max-width: 56rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-    }
-  }
   .strip {
     margin-top: 12px;
   }

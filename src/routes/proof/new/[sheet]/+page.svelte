@@ -27,7 +27,7 @@
       { label: 'Rules', value: data.rules.name, href: '/proof/rules' }
     ]}
   />
-  <div class="columns">
+  <div class="beside">
     <!-- What was written stays in its fields, whatever comes back. -->
     <form
       method="POST"
@@ -65,18 +65,6 @@
 </div>
 
 <style>
-  .columns {
-    display: grid;
-    grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-    gap: 12px;
-    align-items: start;
-    margin-top: 12px;
-  }
-  @media (max-width: 56rem) {
-    .columns {
-      grid-template-columns: minmax(0, 1fr);
-    }
-  }
   .row {
     margin: 16px 0 8px;
   }
