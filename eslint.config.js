@@ -34,6 +34,7 @@ const storeys = [
   'firing',
   'boiler',
   'sums',
+  'commission',
   'procedure',
   'log',
   'forecast',

@@ -73,7 +73,7 @@ export function beginAway(
   if (asked.plan !== null && !planned)
     throw new Refusal('plan', 'This device has not heard of that day sheet: begin it without one.', { code: 'missing' });
   return {
-    ...beginning(book, { at: asked.at, stops, plan: planned?.plan ?? undefined, public: asked.public }),
+    ...beginning(book, { at: asked.at, stops, plan: planned?.plan ?? undefined, public: asked.public, occasion: asked.occasion }),
     plan: asked.plan,
     stops
   };
@@ -81,6 +81,6 @@ export function beginAway(
 
 /** What stood against it and its device had not heard of: said, for it was steamed all the same. */
 export const unheardOf = (stops: readonly string[], { begun }: Pick<BegunAway, 'begun'>, today: string): string[] => {
-  const heard = new Set(barsOf(begun, today));
+  const heard = new Set(barsOf(begun, today, begun));
   return stops.filter((s) => !heard.has(s));
 };

@@ -1,9 +1,17 @@
+import { buildBars, type OccasionKey, occasionOf, type StageStands } from '../commission';
 import { dayWords } from '../units';
 
 /** What is known of an engine's open faults and its papers: the latest last day of each kind, written 2026-06-13. */
 export interface Standing {
   readonly faults: readonly { readonly text: string; readonly forbids: string }[];
   readonly papers: readonly { readonly kind: string; readonly expires: string }[];
+  /** How its build stands, while it is being built. */
+  readonly build?: readonly StageStands[];
+}
+/** What it is to be begun for. */
+export interface For {
+  readonly occasion?: OccasionKey | undefined;
+  readonly public?: boolean | undefined;
 }
 
 /**
@@ -11,11 +19,21 @@ export interface Standing {
  * a phone without a network say the same.
  * @param today by the club's calendar, written 2026-06-13
  */
-export const barsOf = ({ faults, papers }: Standing, today: string): string[] => [
-  ...faults.filter((f) => f.forbids === 'steaming').map((f) => `Open fault: ${f.text}`),
-  ...papers.filter((p) => p.expires < today).map((p) => `${p.kind} ran out on ${dayWords(p.expires)}`),
-  ...(papers.length ? [] : ['No papers are recorded for this engine'])
-];
+export function barsOf(
+  { faults, papers, build }: Standing,
+  today: string,
+  { occasion = 'running', public: open = false }: For = {}
+): string[] {
+  const bars = build ? buildBars(build, occasion, open) : [];
+  // A chassis on air, and cold work, ask nothing of the boiler; what is being built has no papers before it is ticketed.
+  if (occasionOf(occasion).by !== 'own fire') return bars;
+  return [
+    ...bars,
+    ...faults.filter((f) => f.forbids === 'steaming').map((f) => `Open fault: ${f.text}`),
+    ...papers.filter((p) => p.expires < today).map((p) => `${p.kind} ran out on ${dayWords(p.expires)}`),
+    ...(papers.length || build ? [] : ['No papers are recorded for this engine'])
+  ];
+}
 
 /** Faults with which it may be steamed but carry nobody. */
 export const barsPassengers = ({ faults }: Pick<Standing, 'faults'>): string[] =>

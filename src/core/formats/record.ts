@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { conditionKeys, leaks, occasionKeys, placeKinds, rigKeys } from '../commission';
 import { type FitOut, fitOutOf } from '../engine';
 import { checkFitOut } from '../engine/check';
 import { type Problem, type Rung, upcast } from '../form';
@@ -65,6 +66,17 @@ const step = Joi.object({
     Joi.object({ kind: Joi.valid('holds').required(), within: Joi.number().min(0).max(5e6).required() }),
     Joi.object({ kind: Joi.valid('joints').required(), names: Joi.array().items(words(60)).min(1).max(12).required() }),
     Joi.object({ kind: Joi.valid('retest').required(), test: words(60).required() }),
+    Joi.object({
+      kind: Joi.valid('cells').required(),
+      in: Joi.valid(...conditionKeys).required(),
+      items: Joi.array().items(words(60)).min(1).max(80).required()
+    }),
+    Joi.object({
+      kind: Joi.valid('swept').required(),
+      at: Joi.number().min(0).max(5e6).required(),
+      names: Joi.array().items(words(60)).min(1).max(120).required()
+    }),
+    Joi.object({ kind: Joi.valid('rig').required(), part: Joi.valid(...rigKeys).required(), on: Joi.boolean().required() }),
     Joi.object({ kind: Joi.valid('lifts').required(), valves: Joi.number().integer().min(1).max(8).required() }),
     Joi.object({
       kind: Joi.valid('agrees').required(),
@@ -141,6 +153,8 @@ const step = Joi.object({
   materials: Joi.array().items(Joi.string().max(100)).max(40).required()
 });
 
+const said = Joi.object({ by: words(120) });
+
 /** What a steaming is begun with. */
 export const begunSchema = Joi.object({
   public: Joi.boolean().required(),
@@ -153,6 +167,60 @@ export const begunSchema = Joi.object({
     .items(Joi.object({ kind: words(120), expires: Joi.string().isoDate().required() }))
     .max(100)
     .required(),
+  occasion: Joi.valid(...occasionKeys),
+  // What earlier sessions of a build had shown.
+  before: Joi.object({
+    cells: Joi.array()
+      .items(
+        said.keys({
+          item: words(60),
+          in: Joi.valid(...conditionKeys).required(),
+          result: Joi.valid('good', 'not good').required(),
+          text: Joi.string().max(300),
+          since: Joi.string().max(300),
+          at: instant()
+        })
+      )
+      .max(600)
+      .required(),
+    swept: Joi.array()
+      .items(
+        said.keys({
+          place: words(60),
+          at: Joi.number().min(-101_325).max(5e6).required(),
+          is: Joi.valid(...Object.keys(leaks), 'disturbed').required(),
+          text: Joi.string().max(300),
+          kind: Joi.valid(...Object.keys(placeKinds)),
+          when: instant()
+        })
+      )
+      .max(2000)
+      .required(),
+    rigs: Joi.object()
+      .pattern(
+        words(140).optional(),
+        said.keys({
+          part: Joi.valid(...rigKeys).required(),
+          which: Joi.string().max(60),
+          of: Joi.string().max(80),
+          since: instant(),
+          until: instant()
+        })
+      )
+      .required(),
+    own: Joi.array()
+      .items(
+        Joi.object({
+          name: words(60),
+          kind: Joi.valid(...Object.keys(placeKinds)).required(),
+          of: Joi.valid('boiler', 'chassis').required(),
+          at: words(20),
+          buriedBy: Joi.string().max(60)
+        })
+      )
+      .max(200)
+      .required()
+  }),
   // What earlier runs had shown then: a record of an earlier version has none.
   expects: Joi.object({
     heat: Joi.number().positive(),

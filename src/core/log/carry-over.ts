@@ -1,3 +1,4 @@
+import { conditions, cellsLeft, fittingsOf, rigWords } from '../commission';
 import { things } from '../procedure';
 import type { Log } from './fold';
 import { isAsked } from './standing';
@@ -14,8 +15,16 @@ export interface Carried {
   readonly reason?: string;
 }
 
+/** What was touched today and found not good; what of it was not touched stands with the step that asks for it. */
+const notGood = ({ context: { fitOut, begun }, state }: Log): Carried[] =>
+  cellsLeft(fittingsOf(fitOut), state.cells, ['cold', 'air', 'steam', 'load'])
+    .filter((l) => l.how === 'not good' && (begun?.before || Object.keys(state.cells).length))
+    .map((l) => ({ what: `${l.item}, ${conditions[l.in]}`, how: 'in part', reason: `not good${l.text ? `: ${l.text}` : ''}` }));
+
 /** What a finished steaming leaves behind: steps skipped with their reason, steps never reached, things still open. */
-export const carriedOver = ({ context, state }: Log): Carried[] => [
+export const carriedOver = (log: Log): Carried[] => carriedOf(log).concat(notGood(log));
+const carriedOf = ({ context, state }: Log): Carried[] => [
+  ...Object.values(state.rigs).map((r): Carried => ({ what: rigWords(r), how: 'left open' })),
   ...Object.keys(state.open).map((key): Carried => ({ what: things[key as keyof typeof things].open, how: 'left open' })),
   ...context.procedure.steps.flatMap((step): Carried[] => {
     const done = state.steps[step.key];

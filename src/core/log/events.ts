@@ -235,7 +235,13 @@ const happen: { [I in Happening['is']]: Happen<I> } = {
   }),
   duty: (state) => state,
   oil: (state, { at }) => ({ ...state, oiledAt: at }),
-  fault: (state, { entry, text, forbids, at, by }) => ({ ...state, faults: [...state.faults, { id: entry, text, forbids, at, by }] })
+  fault: (state, { entry, text, forbids, place, pressure, at, by }) => ({
+    ...state,
+    faults: [
+      ...state.faults,
+      { id: entry, text, forbids, at, by, ...(place ? { place } : {}), ...(pressure === undefined ? {} : { pressure }) }
+    ]
+  })
 };
 
 export const happens = (state: State, event: Event): State => (happen[event.is] as Happen<Happening['is']>)(state, event as never);

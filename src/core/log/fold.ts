@@ -1,3 +1,4 @@
+import { cellsFrom } from '../commission';
 import { type Entry, inOrder } from './entry';
 import { type Event, happens } from './events';
 import { type Bodies, kindOf } from './kinds';
@@ -28,6 +29,10 @@ const start = (context: Context): State => ({
   tests: {},
   disturbed: {},
   measured: {},
+  cells: cellsFrom(context.begun?.before?.cells ?? []),
+  swept: context.begun?.before?.swept ?? [],
+  rigs: context.begun?.before?.rigs ?? {},
+  photos: [],
   keepers: [{ name: context.keeper }],
   signatures: []
 });

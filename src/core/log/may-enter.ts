@@ -1,3 +1,4 @@
+import { cellRefused, type Condition, fittingsOf, isOn, registerOf, rigRefused, rigsStay, walkRefused, walksOf } from '../commission';
 import { needsPair } from '../sums';
 import { mark, psi } from '../units';
 import { accumulationRefused, underWay } from './accumulation';
@@ -68,7 +69,51 @@ const stillHot = ({ pressure }: Log['state']): string[] =>
     : [];
 
 /** Why an engine may not be left by a signature now. */
-const mayNotLeave = (state: Log['state']): string[] => [...forbidden('leave', state), ...stillHot(state)];
+const mayNotLeave = (state: Log['state'], now: number): string[] => [
+  ...forbidden('leave', state),
+  ...rigsStay(state.rigs, now),
+  ...stillHot(state)
+];
+
+/** What there is now that shows a condition: air by its hose, steam by a needle or another boiler’s, load by the running. */
+function shows({ state, context }: Pick<Log, 'state' | 'context'>, condition: Condition): string | undefined {
+  const { pressure, open, rigs, phase } = state;
+  const steam =
+    isOn(rigs, 'borrowed steam') || (context.fitOut.gauge ? (pressure?.value ?? 0) > atNothing : state.fire.litAt !== undefined);
+  if (condition === 'air' && !open['air hose'] && !isOn(rigs, 'outside air'))
+    return 'There is no air on it: the hose first, then what it shows.';
+  if (condition === 'steam' && !steam) return 'There is no steam in it: log the needle, or rig the steam of another boiler.';
+  if (condition === 'load' && !(steam && (phase === 'Run' || phase === 'Shut down')))
+    return 'Under load is while it runs: it is not running yet.';
+  return undefined;
+}
+
+/** A cell of the matrix is of a fitting that it has, in a condition that there is; said otherwise than before only with what was done since. */
+function touching(body: Bodies['cell'], log: Log): NotEntered | undefined {
+  const sentence = cellRefused(body, log.state.cells, fittingsOf(log.context.fitOut), (c) => shows(log, c));
+  return sentence === undefined ? undefined : { field: 'body.result', sentence };
+}
+
+/** A walk is made at a pressure that the needle shows, past places that are there. */
+function sweeping({ place, at, is, kind }: Bodies['sweep'], { state, context }: Log, now: number): NotEntered | undefined {
+  const { fitOut, begun } = context;
+  if (
+    !kind &&
+    !registerOf(fitOut, begun?.before?.own).some((p) => p.name === place) &&
+    !state.swept.some((s) => s.place === place && s.kind)
+  )
+    return { field: 'body.place', sentence: `“${place}” is on no list of this engine: say what it is (a union, a gland), and it is.` };
+  if (is === 'disturbed') return undefined;
+  if (!walksOf(fitOut).some((p) => Math.abs(p - at) < 1000))
+    return {
+      field: 'body.at',
+      sentence: `A walk is made ${walksOf(fitOut)
+        .map((p) => (p === 0 ? 'cold' : `at ${mark(p, 'pressure')}`))
+        .join(', ')}.`
+    };
+  const sentence = isOn(state.rigs, 'borrowed steam') ? undefined : walkRefused(at, state.pressure, fitOut.gauge, now);
+  return sentence === undefined ? undefined : { field: 'body.at', sentence };
+}
 
 /** Where nothing feeds, a fire that burns was matched with its water: no fuel goes to it alone. That it did is logged, and warned of. */
 function secondCharge({ mass, already }: Bodies['charge'], { state, context }: Pick<Log, 'state' | 'context'>): NotEntered | undefined {
@@ -115,11 +160,14 @@ function notBorneOut(entry: Entry, log: Log): NotEntered | undefined {
     const sentence = jointsLack(jointNames(context.fitOut), state, 'disturbed');
     if (sentence) return { field: 'body.open', sentence };
   }
+  if (entry.kind === 'cell') return touching(entry.body, log);
+  if (entry.kind === 'sweep') return sweeping(entry.body, log, Date.parse(entry.at));
+  if (entry.kind === 'rig') return rigRefused(entry.body, state.rigs);
   if (entry.kind === 'accumulation') return accumulating(entry.body, log, Date.parse(entry.at));
   if (entry.kind === 'measured') return lighterThanEmpty(entry.body, context.fitOut);
   const charged = entry.kind === 'charge' ? secondCharge(entry.body, { state, context }) : undefined;
   if (charged) return charged;
-  const left = entry.kind === 'sign' && entry.body.as === 'keeper' ? mayNotLeave(state) : [];
+  const left = entry.kind === 'sign' && entry.body.as === 'keeper' ? mayNotLeave(state, Date.parse(entry.at)) : [];
   return left.length ? { field: 'kind', sentence: left.join(' ') } : undefined;
 }
 

@@ -1,3 +1,4 @@
+import { cellOf, conditions, isOn, notSwept, rigParts, walkWords } from '../commission';
 import type { Proof } from '../procedure';
 import { coldWater } from '../steam';
 import { doubts, hotOnHot } from '../sums';
@@ -28,6 +29,10 @@ function between(xs: readonly number[], ys: readonly number[], x: number): numbe
   const share = Math.min(1, (x - xs[i]!) / (xs[i + 1]! - xs[i]!));
   return ys[i]! + share * (ys[i + 1]! - ys[i]!);
 }
+
+/** A few by name, and how many more. */
+const listed = (names: readonly string[]): string =>
+  `${names.slice(0, 4).join(', ').toLowerCase()}${names.length > 4 ? `, and ${names.length - 4} more` : ''}`;
 
 const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state: State) => string | undefined } = {
   level: ({ fill, least, most, eighths }, { glass }) => {
@@ -106,6 +111,25 @@ const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state:
       : tests[test]?.result === 'fail'
         ? 'It is back again: its fault is open. Nothing is proven by this step.'
         : 'Try it, and say what it did: holds, or back again.',
+  cells: ({ in: condition, items }, { cells }) => {
+    const bad = items.filter((i) => cellOf(cells, i, condition)?.result === 'not good');
+    const not = items.filter((i) => !cellOf(cells, i, condition));
+    if (!bad.length && !not.length) return undefined;
+    const said = [...(bad.length ? [`not good: ${listed(bad)}`] : []), ...(not.length ? [`not touched: ${listed(not)}`] : [])];
+    return `${conditions[condition]}, ${said.join('; ')}. Matrix: touch each, or leave the step with why.`;
+  },
+  swept: ({ at, names }, { swept }) => {
+    const left = notSwept(names, swept, at);
+    return left.length
+      ? `${left.length} of ${names.length} places are left on the walk ${walkWords(at, NaN)}: ${listed(left)}. Leak sweep.`
+      : undefined;
+  },
+  rig: ({ part, on }, { rigs }) =>
+    isOn(rigs, part) === on
+      ? undefined
+      : on
+        ? `Say under Rig whose it is, and by when it is off again: ${rigParts[part].name.toLowerCase()}.`
+        : `It is still on: ${rigParts[part].name.toLowerCase()}. Off, and say so under Rig.`,
   'at rest': ({ atMost }, { pressure }) =>
     pressure && pressure.value > atMost
       ? `It stands at ${mark(pressure.value, 'pressure')} cold: a gauge that does not begin at nothing reads wrong all the way. Write a fault.`

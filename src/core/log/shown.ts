@@ -1,5 +1,6 @@
 import { type Phase, phases, type Procedure, type Shown, type Step } from '../procedure';
 import type { Event } from './events';
+import { lacksProof } from './proof';
 import { isAsked, standing } from './standing';
 import type { Context, State } from './state';
 
@@ -36,6 +37,7 @@ const shows: Readonly<Record<Shown, Shows>> = {
   proven: ({ proves = [] }, { feeds }) => proves.length > 0 && proves.every((name) => feeds[name]?.proven),
   oil: (step, state, told) => told.some((e) => e.is === 'oil' && e.what === 'oil round'),
   agrees: (_, { lifts }) => lifts.some((l) => l.lifted !== undefined),
+  'borne out': ({ proof }, state) => proof !== undefined && lacksProof(proof, state) === undefined,
   tested: ({ proof }, { tests }) => proof?.kind === 'retest' && tests[proof.test]?.result === 'pass'
 };
 

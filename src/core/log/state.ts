@@ -1,3 +1,4 @@
+import type { Cell, Cells, OccasionKey, Place, Rigs, Swept } from '../commission';
 import type { FitOut } from '../engine';
 import type { Ask, Observation, Phase, Procedure, ThingKey, Valve } from '../procedure';
 import type { Shown } from '../sums';
@@ -5,6 +6,7 @@ import type { Glass } from '../units';
 import type { Forbids } from './kinds/fault';
 import type { Lift } from './kinds/lift';
 import type { Override } from './kinds/override';
+import type { PhotoBody } from './kinds/photo';
 import type { Sign } from './kinds/sign';
 import type { Test } from './kinds/test';
 
@@ -95,12 +97,21 @@ export interface State {
     readonly forbids: Forbids;
     readonly at: string;
     readonly by: string;
+    readonly place?: string;
+    readonly pressure?: number;
     readonly clearedAt?: string;
   }[];
   /** Faults that were open when it began. */
   readonly before: readonly { readonly text: string; readonly forbids: Forbids; readonly clearedAt?: string }[];
   /** What was said last of each thing that was tested, by its name. */
   readonly tests: Readonly<Record<string, Omit<Test, 'test'> & { readonly at: string; readonly by: string }>>;
+  /** The commissioning matrix, with what earlier sessions of its build have shown. */
+  readonly cells: Cells;
+  /** What was said of each place that can leak, and at which pressure; with that of earlier sessions. */
+  readonly swept: readonly Swept[];
+  /** What is on for a trial and must come off. */
+  readonly rigs: Rigs;
+  readonly photos: readonly (PhotoBody & { readonly id: string; readonly at: string; readonly by: string })[];
   /** Gas joints that were disturbed, by name, and when last. */
   readonly disturbed: Readonly<Record<string, string>>;
   /** What was measured last, SI. */
@@ -151,6 +162,15 @@ export interface Context {
   readonly begun?: Begun;
 }
 
+/** What sessions before this one have shown of an engine that is being built, or was. */
+export interface Commissioned {
+  readonly cells: readonly Cell[];
+  readonly swept: readonly Swept[];
+  readonly rigs: Rigs;
+  /** Places that its owner has named. */
+  readonly own: readonly Place[];
+}
+
 /** What it was begun with, as the book had it then. */
 export interface Begun {
   /** Public running: chosen, and not guessed from what it is for. */
@@ -160,6 +180,10 @@ export interface Begun {
   readonly faults: readonly { readonly text: string; readonly forbids: Forbids }[];
   /** The latest last day of each kind of paper, written 2026-06-13. */
   readonly papers: readonly { readonly kind: string; readonly expires: string }[];
+  /** What it is worked on for; a steaming where it is not said. */
+  readonly occasion?: OccasionKey;
+  /** What earlier sessions have shown of its matrix, its places and its rigs. */
+  readonly before?: Commissioned;
   /** What its runs of earlier days have shown with this burner, the newest first; of an engine that nothing feeds. */
   readonly runs?: readonly RunFact[];
   /** What it is expected to do, by what it has shown until then: heat to the water while it is raised, W, and water used at work, kg/s. */

@@ -1,7 +1,8 @@
 import { plantOf } from '../boiler';
+import { cellsLeft, cellsFrom, conditions, fittingsOf, type OccasionKey, overdue, rigWords, type StageStands } from '../commission';
 import type { FitOut } from '../engine';
 import { expectsOf } from '../learn';
-import { type Begun, type Carried, forbids, missedOf } from '../log';
+import { type Begun, type Carried, type Commissioned, forbids, missedOf } from '../log';
 import { compose, feedsAt, type Procedure, type Retest, withBook } from '../procedure';
 import { demandOf, startingSum } from '../sums';
 import { dayWords } from '../units';
@@ -11,13 +12,23 @@ import { withFill } from './fill';
 import { lastCoal } from './last-coal';
 import { type Known, shownIn } from './whole';
 
+/** What earlier sessions of a build left to be touched, and what of their rigs is on: a later session begins with it. */
+function stillToTouch(fitOut: FitOut, { cells, rigs }: Commissioned, at: string): string[] {
+  const late = new Set(overdue(rigs, Date.parse(at)).map(rigWords));
+  const left = cellsLeft(fittingsOf(fitOut), cellsFrom(cells), ['cold', 'air', 'steam', 'load']);
+  return [
+    ...Object.values(rigs).map((r) => `${rigWords(r)} is on${late.has(rigWords(r)) ? ', and past its time' : ''}`),
+    ...left.map((l) => `${l.item}, ${conditions[l.in]}: ${l.how}${l.text ? `, ${l.text}` : ''}`)
+  ].slice(0, 80);
+}
+
 /**
  * The procedure of a steaming that begins: composed for its engine, with what the club's book shows.
  * @param at ISO 8601 @param stops what stands against it, overridden or not @param left by the last steaming @param retests of what was mended
  */
 export const begunWith = (
   fitOut: FitOut,
-  { papers, faults, public: open, feedsAsked }: Begun,
+  { papers, faults, public: open, feedsAsked, occasion, before }: Begun,
   {
     at,
     stops,
@@ -30,13 +41,14 @@ export const begunWith = (
     readonly retests?: readonly Retest[] | undefined;
   }
 ): Procedure =>
-  withBook(compose(fitOut), {
+  withBook(compose(fitOut, occasion), {
     at,
     papers: papers.map((p) => `${p.kind} to ${dayWords(p.expires)}`),
     stops,
     left: [
       ...faults.map((f) => `Open fault: ${f.text} (${forbids[f.forbids]})`),
-      ...left.map((c) => `${c.what}: ${c.how}${c.reason ? `, ${c.reason}` : ''}`)
+      ...left.map((c) => `${c.what}: ${c.how}${c.reason ? `, ${c.reason}` : ''}`),
+      ...(before ? stillToTouch(fitOut, before, at) : [])
     ],
     retests,
     missed: left.flatMap((c) => (c.how === 'in part' && c.reason ? missedOf(c.reason) : [])),
@@ -49,6 +61,10 @@ export interface InBook extends Pick<Begun, 'faults' | 'papers' | 'feedsAsked'> 
   readonly known: Pick<Known, 'fits' | 'used' | 'runs' | 'measured'>;
   /** What the last steaming left. */
   readonly left: readonly Carried[];
+  /** What sessions of its build have shown; of an engine that is not being built, its rigs and what was swept. */
+  readonly before?: Commissioned;
+  /** How its build stands; nothing where it has none. */
+  readonly build?: readonly StageStands[];
   /** Fixes that have not been seen to hold; none in a book from before they were kept. */
   readonly retests?: readonly Retest[];
 }
@@ -59,13 +75,20 @@ export interface InBook extends Pick<Begun, 'faults' | 'papers' | 'feedsAsked'> 
  * @param at ISO 8601 @param stops what stands against it, overridden or not
  */
 export function beginning(
-  { fitOut, known, left, retests, faults, papers, feedsAsked }: InBook,
+  { fitOut, known, left, retests, faults, papers, feedsAsked, before }: InBook,
   {
     at,
     stops,
     plan,
-    public: open
-  }: { readonly at: string; readonly stops: readonly string[]; readonly plan?: DayPlan | undefined; readonly public: boolean }
+    public: open,
+    occasion = 'running'
+  }: {
+    readonly at: string;
+    readonly stops: readonly string[];
+    readonly plan?: DayPlan | undefined;
+    readonly public: boolean;
+    readonly occasion?: OccasionKey | undefined;
+  }
 ): { readonly begun: Begun; readonly procedure: Procedure } {
   const { runs = [], fits, used, measured } = known;
   const plant = plantOf(fitOut);
@@ -76,6 +99,8 @@ export function beginning(
     feedsAsked,
     faults,
     papers,
+    ...(occasion === 'running' ? {} : { occasion }),
+    ...(before ? { before } : {}),
     ...(runs.length ? { runs } : {}),
     ...(Object.keys(expects).length ? { expects } : {})
   };

@@ -12,6 +12,7 @@ export const asks = {
   'canister after': { label: 'Canister weighs after it', quantity: 'mass' },
   'fuel used': { label: 'Fuel used', quantity: 'mass' },
   'water used': { label: 'Water used', quantity: 'volume' },
+  'starts at': { label: 'Starts by itself at', quantity: 'pressure' },
   'steam oil': { label: 'Steam oil used', quantity: 'volume' },
   'motion oil': { label: 'Motion oil used', quantity: 'volume' }
 } as const satisfies Record<string, { readonly label: string; readonly quantity: Quantity }>;

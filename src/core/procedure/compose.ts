@@ -1,5 +1,7 @@
+import type { OccasionKey } from '../commission';
 import { type FitOut, inSteamAt } from '../engine';
 import { library, libraryVersion } from './library';
+import { libraryOf } from './library/occasions';
 import { showsAt } from './observations';
 import { type Gate, opensAtPressure, type Phase, type Procedure, type Step, type StepRule } from './step';
 
@@ -90,11 +92,12 @@ const risen = (steps: readonly Step[], fitOut: FitOut): readonly Step[] => {
 
 /**
  * The procedure that fits an engine: the library's steps whose fit-out it has, in the library's order, worded for it.
- * A step never waits for one that this engine does not have.
+ * A step never waits for one that this engine does not have. @param occasion what it is worked on for
  */
-export function compose(fitOut: FitOut): Procedure {
-  const has = new Set(library.flatMap(({ rules }) => rules.filter((rule) => rule.when?.(fitOut) ?? true).map((rule) => rule.key)));
-  const steps = library.flatMap(({ phase, rules }) => {
+export function compose(fitOut: FitOut, occasion: OccasionKey = 'running'): Procedure {
+  const of = libraryOf(library, occasion);
+  const has = new Set(of.flatMap(({ rules }) => rules.filter((rule) => rule.when?.(fitOut) ?? true).map((rule) => rule.key)));
+  const steps = of.flatMap(({ phase, rules }) => {
     const composed = rules
       .filter((rule) => has.has(rule.key))
       .map((rule) => step(rule, phase, fitOut))

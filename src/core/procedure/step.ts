@@ -1,3 +1,4 @@
+import type { Condition, RigPart } from '../commission';
 import type { FitOut } from '../engine';
 import { type Observation, showsAt } from './observations';
 import type { Ask } from './asks';
@@ -54,6 +55,12 @@ export type Proof =
   | { readonly kind: 'joints'; readonly names: readonly string[] }
   /** What was mended was tried again, and holds: by the name of its test. */
   | { readonly kind: 'retest'; readonly test: string }
+  /** Each of these was touched in this condition, and found good. */
+  | { readonly kind: 'cells'; readonly in: Condition; readonly items: readonly string[] }
+  /** A walk past each of these places at this pressure, Pa at the gauge. */
+  | { readonly kind: 'swept'; readonly at: number; readonly names: readonly string[] }
+  /** A temporary rig is on, with its end; or off again. */
+  | { readonly kind: 'rig'; readonly part: RigPart; readonly on: boolean }
   /** The needle on its pin, Pa at the gauge. */
   | { readonly kind: 'at rest'; readonly atMost: number }
   /** The needle looked at twice, a minute or more apart, has not fallen by more than two readings may be off, Pa. */
@@ -78,9 +85,9 @@ export type Proof =
 /**
  * By what the log shows a step to have been done, so that nobody is asked: a reading that it waited for, something seen, the match, what it closes
  * found closed, a round on the fire, valves as it sets them, the feeds it proves proven, the oil can,
- * a test that it names.
+ * a test that it names, whatever its proof asks for.
  */
-export type Shown = 'reading' | 'seen' | 'lit' | 'closed' | 'fuel' | 'valves' | 'proven' | 'oil' | 'agrees' | 'tested';
+export type Shown = 'reading' | 'seen' | 'lit' | 'closed' | 'fuel' | 'valves' | 'proven' | 'oil' | 'agrees' | 'tested' | 'borne out';
 
 /**
  * What a step leaves set when it has been done. A tick tells which way something stands, not how far: what was said outright

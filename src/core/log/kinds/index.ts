@@ -5,6 +5,7 @@ import { beats, type Beats } from './beats';
 import { away, type Away } from './away';
 import { lap, type Lap } from './lap';
 import { timed, type Timed } from './timed';
+import { cell, type CellBody } from './cell';
 import { charge, type Charge } from './charge';
 import { type Cleared, cleared } from './cleared';
 import { duty, type DutyBody } from './duty';
@@ -21,10 +22,13 @@ import { type Note, note } from './note';
 import { observation, type ObservationBody } from './observation';
 import { type Oil, oil } from './oil';
 import { type Override, override } from './override';
+import { photo, type PhotoBody } from './photo';
 import { phase, type PhaseBody } from './phase';
 import { type Reading, reading } from './reading';
+import { rig, type RigBody } from './rig';
 import { type Sign, sign } from './sign';
 import { type Strike, strike } from './strike';
+import { sweep, type SweepBody } from './sweep';
 import { type Taken, taken } from './taken';
 import { type Test, test } from './test';
 import { thing, type ThingBody } from './thing';
@@ -56,6 +60,10 @@ export interface Bodies {
   lap: Lap;
   attempt: Attempt;
   accumulation: Accumulation;
+  cell: CellBody;
+  sweep: SweepBody;
+  rig: RigBody;
+  photo: PhotoBody;
   note: Note;
   ack: Ack;
   handover: Handover;
@@ -93,6 +101,10 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   lap,
   attempt,
   accumulation,
+  cell,
+  sweep,
+  rig,
+  photo,
   note,
   ack,
   handover,

@@ -6,6 +6,7 @@ import { isTimed } from '../../sums';
 import type { State } from '../state';
 import { shownBy } from '../stop';
 import type { KindOf } from './kind';
+import { gauge } from './reading';
 
 const fields = group(
   'Measured',
@@ -13,9 +14,10 @@ const fields = group(
     what: oneWord('What', measures),
     volume: optional(quantity('Volume', 'volume', 0, 20)),
     mass: optional(quantity('Weight', 'mass', 0, 5000)),
+    pressure: optional(gauge('Pressure')),
     product: optional(text('Which product', 1, 80))
   },
-  { oneOf: ['volume', 'mass'] }
+  { oneOf: ['volume', 'mass', 'pressure'] }
 );
 /** A number that was measured, and not worked: what went in, what it weighs, what was used. */
 export type Measured = Infer<typeof fields>;
@@ -37,11 +39,11 @@ export const measured: KindOf<Measured> = {
       : what === 'canister' && mass !== undefined && fire.with === 'gas' && fire.empty !== null && mass >= fire.empty
         ? [{ is: 'charge', mass: mass - fire.empty, fuel: 'gas', whole: true }]
         : [],
-  does: (state, { what, volume, mass, product }, { at, by }, { fitOut }) => ({
+  does: (state, { what, volume, mass, pressure, product }, { at, by }, { fitOut }) => ({
     ...state,
     ...(what === 'canister after' && mass !== undefined ? burntBy(state, mass, fitOut) : {}),
-    measured: { ...state.measured, [what]: { value: (volume ?? mass)!, at, by, ...(product ? { product } : {}) } }
+    measured: { ...state.measured, [what]: { value: (volume ?? mass ?? pressure)!, at, by, ...(product ? { product } : {}) } }
   }),
-  says: ({ what, volume, mass, product }, { units }) =>
-    `${asks[what].label} ${volume === undefined ? printText(mass!, 'mass', units) : printText(volume, 'volume', units)}${product ? `, ${product}` : ''}`
+  says: ({ what, volume, mass, pressure, product }, { units }) =>
+    `${asks[what].label} ${printText((volume ?? mass ?? pressure)!, asks[what].quantity, units)}${product ? `, ${product}` : ''}`
 };

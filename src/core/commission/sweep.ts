@@ -1,0 +1,122 @@
+import type { FitOut } from '../engine';
+import { mark, psi } from '../units';
+import { placeKinds, type Place, type PlaceKind } from './register';
+
+/** THE LEAK SWEEP: one walk over the same places at each pressure; what takes up, what stays, what grows, and what means stop. */
+
+export const leaks = { dry: 'dry', weeps: 'weeps', drips: 'drips', blows: 'blows' } as const;
+export type Leak = keyof typeof leaks;
+const rank: Record<Leak, number> = { dry: 0, weeps: 1, drips: 2, blows: 3 };
+
+/** What is said of a place at a pressure; or that it was taken apart, and all before counts for nothing. */
+export interface SweepSaid {
+  readonly place: string;
+  /** Of the walk, Pa at the gauge. */
+  readonly at: number;
+  readonly is: Leak | 'disturbed';
+  readonly text?: string;
+  /** Of a place that its owner names: what it is. */
+  readonly kind?: PlaceKind;
+}
+export interface Swept extends SweepSaid {
+  readonly when: string;
+  readonly by: string;
+}
+
+/** Pressures of a walk, Pa at the gauge: cold, 30 and 50 psi where working pressure is well above them, and working pressure. */
+export const walksOf = ({ workingPressure: wp, gauge }: Pick<FitOut, 'workingPressure' | 'gauge'>): number[] => [
+  0,
+  ...(gauge ? [psi(30), psi(50)].filter((p) => p < 0.85 * wp) : []),
+  wp
+];
+export const walkWords = (at: number, wp: number): string =>
+  at === 0 ? 'cold' : at === wp ? 'at working pressure' : `at ${mark(at, 'pressure')}`;
+
+/** A needle is near enough to a walk’s pressure when it has reached nine tenths of it. */
+const reached = 0.9;
+/** How long a needle stands for a walk, ms. */
+const fresh = 10 * 60_000;
+
+/** Why nothing can be said of a walk at this pressure now; undefined when it can. @param now ms since 1970 */
+export function walkRefused(
+  at: number,
+  needle: { readonly value: number; readonly at: string } | undefined,
+  gauge: boolean,
+  now: number
+): string | undefined {
+  if (at === 0 || !gauge) return undefined;
+  if (!needle || now - Date.parse(needle.at) > fresh)
+    return `Log the needle first: a walk at ${mark(at, 'pressure')} is one that it shows.`;
+  return needle.value < reached * at
+    ? `The needle was at ${mark(needle.value, 'pressure')}: the walk at ${mark(at, 'pressure')} is made when it is there.`
+    : undefined;
+}
+
+/** What was said of each place since it was last taken apart, oldest first. */
+const sinceApart = (said: readonly Swept[], place: string): readonly Swept[] => {
+  const of = said.filter((s) => s.place === place);
+  return of.slice(of.findLastIndex((s) => s.is === 'disturbed') + 1);
+};
+
+export const sweptIn = (said: readonly Swept[], place: string, at: number): Swept | undefined =>
+  sinceApart(said, place).findLast((s) => s.at === at);
+
+/** Places that a walk at this pressure has not looked at since they were last taken apart. */
+export const notSwept = (places: readonly string[], said: readonly Swept[], at: number): string[] =>
+  places.filter((p) => !sweptIn(said, p, at));
+
+export type Trend = 'dry' | 'takes up' | 'stays' | 'grows' | 'once';
+
+export interface Judged {
+  readonly place: string;
+  readonly trend: Trend;
+  readonly worst: Leak;
+  /** What it was at each pressure of the last walk, rising. */
+  readonly by: readonly { readonly at: number; readonly is: Leak }[];
+  /** It means: fire out, and not raised again before it has been seen to by whoever may. */
+  readonly stops: boolean;
+}
+
+/** Rising by pressure, or at one pressure from one steaming to the next. */
+function trendOf(by: Judged['by'], over: readonly Leak[]): Trend {
+  const ranks = by.map((x) => rank[x.is]);
+  const [first, last] = [ranks[0]!, ranks.at(-1)!];
+  const worse = over.length > 1 && rank[over.at(-1)!] > rank[over[0]!];
+  if (ranks.every((r) => r === 0) && !worse) return 'dry';
+  // What grew while it was raised, or since the last time at the same needle.
+  if (worse || ranks.some((r, i) => i > 0 && r > ranks[i - 1]! && r > 0 && ranks[i - 1]! > 0)) return 'grows';
+  if (last === 0) return 'takes up';
+  return by.length === 1 ? 'once' : last > first ? 'grows' : last < first ? 'takes up' : 'stays';
+}
+
+/** What is known of one place by what was said of it; undefined while nothing was. */
+export function judgePlace({ name, kind }: Pick<Place, 'name' | 'kind'>, said: readonly Swept[]): Judged | undefined {
+  const of = sinceApart(said, name).filter((s): s is Swept & { is: Leak } => s.is !== 'disturbed');
+  if (!of.length) return undefined;
+  const at = [...new Set(of.map((s) => s.at))].sort((a, b) => a - b);
+  const by = at.map((p) => ({ at: p, is: of.findLast((s) => s.at === p)!.is }));
+  const top = at.at(-1)!;
+  const trend = trendOf(
+    by,
+    of.filter((s) => s.at === top).map((s) => s.is)
+  );
+  const worst = by.reduce<Leak>((w, x) => (rank[x.is] > rank[w] ? x.is : w), 'dry');
+  const now = by.at(-1)!.is;
+  const { stops } = placeKinds[kind];
+  const stop =
+    now !== 'dry' &&
+    (stops === 'any' || (stops === 'grows' && (trend === 'grows' || now === 'blows')) || (stops === 'blows' && now === 'blows'));
+  return { place: name, trend, worst, by, stops: stop };
+}
+
+/** Every place that was looked at, what means stop first, then the worst. */
+export const judgeSweep = (places: readonly Place[], said: readonly Swept[]): Judged[] =>
+  places
+    .flatMap((p) => judgePlace(p, said) ?? [])
+    .sort((a, b) => Number(b.stops) - Number(a.stops) || rank[b.by.at(-1)!.is] - rank[a.by.at(-1)!.is] || rank[b.worst] - rank[a.worst]);
+
+/** “weeps at 30 psi, dry at 50 psi: takes up”, in words with pressures marked. @param wp Pa at the gauge */
+export const judgedWords = ({ by, trend }: Pick<Judged, 'by' | 'trend'>, wp: number): string =>
+  trend === 'dry'
+    ? `dry ${by.map((x) => walkWords(x.at, wp)).at(-1)}`
+    : `${by.map((x) => `${leaks[x.is]} ${walkWords(x.at, wp)}`).join(', ')}${trend === 'once' ? '' : `: ${trend}`}`;
