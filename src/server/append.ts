@@ -1,11 +1,12 @@
 import { add, closing, type Entry, type EntryOf, fold, inOrder, type Log, mayNotEnter, placed } from '$core/log';
 import { retestMark } from '$core/procedure';
-import { printMarks, Refusal, usualUnits } from '$core/units';
+import { isoDayIn, printMarks, Refusal, usualUnits } from '$core/units';
 import { inClub, sql } from './database';
 import { tellRetests } from './fault-log';
 import { logIn } from './live/warm';
 import { allowed, type Member } from './members';
 import { settle } from './sql/derived';
+import { obstaclesIn } from './start';
 import type { Tx } from './sql/json';
 import { derivePlans } from './sql/plan';
 import { together } from './together';
@@ -59,7 +60,20 @@ function storeSoon(club: string, steamingId: string, rows: readonly Stored[]): P
 
 const isLight = (e: Sent) => e.kind === 'fire' && (e.body as { act?: unknown }).act === 'light';
 /** What is asked about before it goes in: a step's evidence, a match, fuel for a fire that burns, what is said to be closed, who keeps it, a signature, a strike; the rest of what a person says is taken. */
-const judged: ReadonlySet<string> = new Set(['tick', 'sign', 'override', 'away', 'handover', 'taken', 'cleared', 'charge', 'measured']);
+const judged: ReadonlySet<string> = new Set([
+  'tick',
+  'sign',
+  'override',
+  'away',
+  'handover',
+  'taken',
+  'cleared',
+  'charge',
+  'measured',
+  'cell',
+  'sweep',
+  'rig'
+]);
 const isTight = (e: Sent) => e.kind === 'thing' && (e.body as { open?: unknown }).open === false;
 const isJudged = (e: Sent) => judged.has(e.kind) || isLight(e) || isTight(e) || e.strikes !== undefined;
 /** What means something outside the log. */
@@ -107,12 +121,12 @@ export async function appendEntries(member: Member, sentTo: string, sent: readon
     const log = await logIn(tx, club, steamingId);
     if (!log) return undefined;
     // What is here already is only sent again.
-    const kept = await keepersRefused(
-      tx,
-      club,
-      log,
-      entries.filter((e) => log.entries.every((known) => known.id !== e.id))
-    );
+    const anew = entries.filter((e) => log.entries.every((known) => known.id !== e.id));
+    const kept = [
+      ...(await keepersRefused(tx, club, log, anew)),
+      ...(await lendersRefused(tx, member, anew)),
+      ...(await picturesRefused(tx, club, anew))
+    ];
     const { taken, refused } = judge(
       entries.filter((e) => kept.every((r) => r.id !== e.id)),
       log,
@@ -177,6 +191,37 @@ async function keepersRefused(tx: Tx, club: string, log: Log, entries: readonly 
   });
 }
 
+/** Steam is taken of a boiler that stands in the book, with its papers in date and nothing against it. What was taken in spite of that is in no log. */
+async function lendersRefused(tx: Tx, { club, zone }: Member, entries: readonly Entry[]): Promise<Appended['refused'][number][]> {
+  const lent = entries.filter((e): e is EntryOf<'rig'> => e.kind === 'rig' && e.body.on && e.body.part === 'borrowed steam');
+  const refused = lent.map(async ({ id, at, body }): Promise<Appended['refused'][number][]> => {
+    const [lender] = await tx<
+      { id: string }[]
+    >`select engine_id as id from engine where club_id = ${club} and lower(name) = lower(${body.of ?? ''})`;
+    if (!lender)
+      return [
+        {
+          id,
+          field: 'body.of',
+          sentence: `“${body.of}” is no engine of this club: the papers of its boiler cannot be looked at. Enter it first.`
+        }
+      ];
+    const { stops } = await obstaclesIn(tx, club, lender.id, isoDayIn(at, zone), { before: at });
+    return stops.length ? [{ id, field: 'body.of', sentence: `No steam is taken of ${body.of}: ${stops.join('; ')}.` }] : [];
+  });
+  return (await Promise.all(refused)).flat();
+}
+
+/** A picture is told of when its bytes are here. */
+async function picturesRefused(tx: Tx, club: string, entries: readonly Entry[]): Promise<Appended['refused'][number][]> {
+  const told = entries.filter((e): e is EntryOf<'photo'> => e.kind === 'photo');
+  if (!told.length) return [];
+  const here = await tx<{ sum: string }[]>`select sum from photo where club_id = ${club} and sum in ${tx(told.map((e) => e.body.sum))}`;
+  return told
+    .filter((e) => here.every((h) => h.sum !== e.body.sum))
+    .map(({ id }) => ({ id, field: 'body.sum', sentence: 'The picture itself has not come: it is sent first.' }));
+}
+
 /** Each entry by the log as it stands before it, in the order in which they were made. What is there already is only sent again. */
 function judge(entries: readonly Entry[], before: Log, member: Member, now: number) {
   const maker = { name: member.name, may: (right: Parameters<typeof allowed>[1]) => allowed(member, right) };
@@ -215,12 +260,15 @@ async function tellFaults(tx: Tx, member: Member, engineId: string, steamingId: 
   const { club } = member;
   const faults = stored
     .filter((e): e is EntryOf<'fault'> => e.kind === 'fault')
-    .map(({ id, at, body }) => ({
+    .map(({ id, at, body: { text, forbids, place, pressure } }) => ({
       club_id: club,
       fault_id: id,
       engine_id: engineId,
       steaming_id: steamingId,
-      ...body,
+      text,
+      forbids,
+      place: place ?? null,
+      pressure: pressure ?? null,
       raised_at: at,
       raised_by: member.name,
       raised_by_id: member.id

@@ -1,6 +1,6 @@
 import { type BegunAway, type DeviceBook, type EngineInBook, mayBegin, unheardOf } from '$core/faults';
 import type { FitOut } from '$core/engine';
-import { begunSchema, procedureSchema } from '$core/formats/record';
+import { begunSchema, procedureSchema } from '$core/formats/begun';
 import { placed } from '$core/log';
 import { isoDayIn, Refusal } from '$core/units';
 import Joi from 'joi';
@@ -81,7 +81,13 @@ export async function takeAway(member: Member, id: string, sent: BegunAway): Pro
   const received = Date.now();
   const when = placed(Date.parse(sent.at), sent.ahead, received);
   const today = isoDayIn(when.at, member.zone);
-  mayBegin(sent.begun, { may: (right) => allowed(member, right), reason: sent.override?.reason, today });
+  mayBegin(sent.begun, {
+    may: (right) => allowed(member, right),
+    reason: sent.override?.reason,
+    today,
+    occasion: sent.begun.occasion,
+    public: sent.begun.public
+  });
   return inClub(club, async (tx) => {
     await tx`select pg_advisory_xact_lock(hashtextextended(${sent.engine}, 0))`;
     const [there] = await tx<{ engineId: string }[]>`select engine_id from steaming where club_id = ${club} and steaming_id = ${id}`;
@@ -92,7 +98,7 @@ export async function takeAway(member: Member, id: string, sent: BegunAway): Pro
         and s.started_at is not null and s.ended_at is null order by s.started_at limit 1) as beside
       from fit_out_version v where v.club_id = ${club} and v.engine_id = ${sent.engine} and v.version = ${sent.version}`;
     if (!engine) throw new Refusal('version', 'There is no such engine, or it never had this version of its fit-out.', { code: 'missing' });
-    const { stops } = await obstaclesIn(tx, club, sent.engine, today, when.at);
+    const { stops } = await obstaclesIn(tx, club, sent.engine, today, { ...sent.begun, before: when.at });
     const away = { book: sent.book, received: new Date(received).toISOString(), unheard: unheardOf(stops, sent, today) };
     const override = sent.override && { reason: sent.override.reason, of: sent.override.of, by: member.name };
     const plan = sent.plan === null ? null : await usedPlan(tx, club, sent.engine, sent.plan);

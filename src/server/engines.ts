@@ -179,6 +179,8 @@ export interface YardLine {
   } | null;
   last: { id: string; endedAt: string } | null;
   retired: boolean;
+  /** Its build is not ended. */
+  building: boolean;
 }
 
 /** Every engine with what the Yard says of it: one query. */
@@ -197,6 +199,7 @@ export const yard = (club: string) =>
       (select jsonb_build_object('id', s.steaming_id, 'wantedAt', s.wanted_at, 'purpose', s.purpose, 'light', (s.planned->>'light')::float8, 'early', (s.planned->>'early')::float8, 'late', (s.planned->>'late')::float8) from steaming s
         where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is null and s.cancelled_at is null and s.wanted_at >= now() - interval '12 hours' order by s.wanted_at limit 1) as planned,
       (select jsonb_build_object('id', s.steaming_id, 'endedAt', s.ended_at) from steaming s
-        where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is not null and s.thrown_away is null order by s.started_at desc limit 1) as last
+        where s.club_id = e.club_id and s.engine_id = e.engine_id and s.started_at is not null and s.ended_at is not null and s.thrown_away is null order by s.started_at desc limit 1) as last,
+      coalesce((select b.kind = 'begun' from build_entry b where b.club_id = e.club_id and b.engine_id = e.engine_id and b.kind <> 'skipped' order by b.seq desc limit 1), false) as building
     from engine e where e.club_id = ${club} order by e.name limit 500`
   );

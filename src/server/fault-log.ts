@@ -25,6 +25,9 @@ interface Row {
   fixedBy: string | null;
   fix: string | null;
   steamingId: string | null;
+  /** Where on the engine, and the needle at which it showed, Pa at the gauge. */
+  place: string | null;
+  pressure: number | null;
   engineId: string;
   engine: string;
   fitOut: FitOut;
@@ -39,7 +42,7 @@ export interface FaultFile extends Row {
 const rowIn = async (tx: Tx, club: string, id: string, lock = false): Promise<Row | undefined> =>
   (
     await tx<Row[]>`
-      select f.fault_id as id, f.text, f.forbids, f.raised_at, f.raised_by, f.fixed_at, f.fixed_by, f.fix, f.steaming_id, e.engine_id, e.name as engine, e.fit_out
+      select f.fault_id as id, f.text, f.forbids, f.raised_at, f.raised_by, f.fixed_at, f.fixed_by, f.fix, f.steaming_id, f.place, f.pressure, e.engine_id, e.name as engine, e.fit_out
       from fault f join engine e using (club_id, engine_id)
       where f.club_id = ${club} and f.fault_id = ${id} and f.withdrawn_at is null ${lock ? tx`for update of f` : tx``}`
   ).map((r) => ({ ...r, fitOut: fitOutOf(r.fitOut) }))[0];
@@ -149,15 +152,16 @@ export const fixedBefore = (club: string, kind: FitOut['kind'], not: string): Pr
     )
   );
 
-/** The same trouble on this engine before: when it was raised, and what mended it then. */
-export const recurrences = (club: string, { id, engineId, state }: Pick<FaultFile, 'id' | 'engineId' | 'state'>) =>
+/** The same trouble on this engine before, or any at the same place: when it was raised, and what mended it then. */
+export const recurrences = (club: string, { id, engineId, place, state }: Pick<FaultFile, 'id' | 'engineId' | 'place' | 'state'>) =>
   inClub(
     club,
     (tx) => tx<{ id: string; raisedAt: Date; fix: string | null; cause: string | null }[]>`
       select f.fault_id as id, f.raised_at, f.fix,
         (select body->>'cause' from fault_entry x where x.club_id = f.club_id and x.fault_id = f.fault_id and kind = 'fix' order by seq desc limit 1) as cause
       from fault f where f.club_id = ${club} and f.engine_id = ${engineId} and f.fault_id <> ${id} and f.withdrawn_at is null
-        and ${state.symptom?.key ?? ''} = (select body->>'symptom' from fault_entry a where a.club_id = f.club_id and a.fault_id = f.fault_id and kind = 'asked' order by seq desc limit 1)
+        and (f.place = ${place ?? ''}
+          or ${state.symptom?.key ?? ''} = (select body->>'symptom' from fault_entry a where a.club_id = f.club_id and a.fault_id = f.fault_id and kind = 'asked' order by seq desc limit 1))
       order by f.raised_at desc limit 12`
   );
 

@@ -1,28 +1,56 @@
-import { barsOf, barsPassengers, mayBegin } from '$core/faults';
+import { type OccasionKey, occasionKeys, occasionOf, occasions } from '$core/commission';
+import { type FitOut, fitOutOf } from '$core/engine';
+import { barsOf, barsPassengers, type For, mayBegin } from '$core/faults';
 import { fold, litAt } from '$core/log';
 import { beginning, type DayPlan, type InBook } from '$core/plan';
 import type { Retest } from '$core/procedure';
 import { dayAfter, isoDayIn, momentAt, Refusal } from '$core/units';
+import Joi from 'joi';
 import { leftBy } from './book';
 import { inClub } from './database';
 import { allowed, type Member } from './members';
+import { commissionedIn, standsOf } from './sql/commission';
 import { entriesIn } from './sql/entry';
 import { json, type Tx } from './sql/json';
 import { knownOf } from './sql/plan';
 import { contextOf, steamingIn } from './sql/steaming';
 import { newId } from './uuid';
 
+export const occasionSchema = Joi.valid(...occasionKeys)
+  .empty('')
+  .messages({
+    '*': `Say what it is worked on for: ${Object.values(occasions)
+      .map((o) => o.name.toLowerCase())
+      .join(', ')}.`
+  });
+
 /** What stops an engine from being steamed today, in words. */
 export const obstacles = (club: string, engineId: string, today: string) => inClub(club, (tx) => obstaclesIn(tx, club, engineId, today));
 
 /** @param before faults that were found later do not count; ISO 8601 */
-export async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string, before?: string) {
-  const { faults = [], papers = [] } = (await inBookOf(tx, club, [engineId], before)).get(engineId) ?? {};
-  return { stops: barsOf({ faults, papers }, today), passengers: barsPassengers({ faults }), faults, papers };
+export async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string, of: For & { readonly before?: string } = {}) {
+  const inBook = await inBookOf(tx, club, [engineId], of.before);
+  const { faults = [], papers = [] } = inBook.get(engineId) ?? {};
+  const build = await buildingIn(tx, club, engineId, inBook);
+  return {
+    stops: barsOf({ faults, papers, ...(build ? { build } : {}) }, today, of),
+    passengers: barsPassengers({ faults }),
+    faults,
+    papers,
+    build
+  };
+}
+
+/** How the build of an engine stands; nothing where it has none. */
+async function buildingIn(tx: Tx, club: string, id: string, inBook: Parameters<typeof commissionedIn>[3]) {
+  const [row] = await tx<{ fitOut: FitOut }[]>`
+    select fit_out from engine e where club_id = ${club} and engine_id = ${id}
+      and exists (select from build_entry b where b.club_id = e.club_id and b.engine_id = e.engine_id)`;
+  return row && standsOf((await commissionedIn(tx, club, [{ id, fitOut: fitOutOf(row.fitOut) }], inBook)).get(id)!);
 }
 
 /** Open faults, what forbids most first, and the latest last day of each kind of paper, of each of these engines: one query. */
-async function inBookOf(
+export async function inBookOf(
   tx: Tx,
   club: string,
   engineIds: readonly string[],
@@ -53,11 +81,29 @@ export async function bookIn(tx: Tx, club: string, engineIds: readonly string[])
     leftBy(tx, club, engineIds),
     tx<{ feedsAsked: number }[]>`select feeds_asked from club where club_id = ${club}`.execute()
   ]);
+  const commissioned = await commissionedIn(
+    tx,
+    club,
+    [...known].map(([id, { fitOut }]) => ({ id, fitOut })),
+    stands
+  );
   return new Map(
-    [...known].map(([id, of]) => [
-      id,
-      { ...stands.get(id)!, fitOut: of.fitOut, known: of, left: left.get(id) ?? [], feedsAsked: rule!.feedsAsked }
-    ])
+    [...known].map(([id, of]) => {
+      const shown = commissioned.get(id)!;
+      const build = standsOf(shown);
+      return [
+        id,
+        {
+          ...stands.get(id)!,
+          fitOut: of.fitOut,
+          known: of,
+          left: left.get(id) ?? [],
+          feedsAsked: rule!.feedsAsked,
+          ...(shown.before ? { before: shown.before } : {}),
+          ...(build ? { build } : {})
+        }
+      ];
+    })
   );
 }
 
@@ -79,6 +125,8 @@ export async function startSteaming(
     plan?: string | null;
     /** Public running. */
     public?: boolean;
+    /** What it is worked on for; a steaming when it is not said. */
+    occasion?: OccasionKey | undefined;
   }
 ): Promise<{ id: string }> {
   return inClub(member.club, async (tx) => {
@@ -93,12 +141,18 @@ export async function startSteaming(
     if (row.running) throw new Refusal('engine', inSteamAlready, { code: 'conflict' });
     const today = isoDayIn(Date.now(), member.zone);
     const book = (await bookIn(tx, member.club, [engineId])).get(engineId)!;
-    const stops = mayBegin(book, { may: (right) => allowed(member, right), reason: options.reason, today });
+    const stops = mayBegin(book, {
+      may: (right) => allowed(member, right),
+      reason: options.reason,
+      today,
+      occasion: options.occasion,
+      public: options.public
+    });
     const override = stops.length ? { reason: options.reason!, of: stops, by: member.name } : null;
     // Another day's plan is taken only when it is asked for by name.
     const [from, to] = [momentAt(today, 0, member.zone), momentAt(dayAfter(today, 1), 0, member.zone)];
     const wanted =
-      options.plan === null
+      options.plan === null || occasionOf(options.occasion) !== occasionOf('running')
         ? tx`false`
         : options.plan === undefined
           ? tx`wanted_at >= ${from} and wanted_at < ${to}`
@@ -112,7 +166,8 @@ export async function startSteaming(
       at: new Date().toISOString(),
       stops,
       plan: planned?.plan ?? undefined,
-      public: options.public ?? false
+      public: options.public ?? false,
+      occasion: options.occasion
     });
     const id = planned?.id ?? options.id ?? newId();
     if (planned)

@@ -5,3 +5,4 @@ export * from './register';
 export * from './rigs';
 export * from './stages';
 export * from './sweep';
+export * from './build-log';

@@ -141,7 +141,12 @@ export const stages: Readonly<Record<StageKey, Stage>> = {
     cannot: 'It is not yet fit for passengers by that: the certificate is the examiner’s.',
     lacks: (facts) => {
       const ran = facts.sessions.filter((s) => s.occasion === 'running').length;
-      return [...(ran < 2 ? [`Run and signed ${ran === 1 ? 'once' : 'never'}, of two times.`] : []), ...untouched(facts, 'both', 'load')];
+      return [
+        ...(ran < 2
+          ? [ran === 1 ? 'Run and signed once: it is run in after two.' : 'Not run and signed yet: it is run in after two.']
+          : []),
+        ...untouched(facts, 'both', 'load')
+      ];
     }
   },
   ticketed: {

@@ -1,5 +1,6 @@
-import { conditions, cellsLeft, fittingsOf, rigWords } from '../commission';
+import { conditions, rigWords } from '../commission';
 import { things } from '../procedure';
+import { leftToTouch } from './commissioned';
 import type { Log } from './fold';
 import { isAsked } from './standing';
 
@@ -15,10 +16,10 @@ export interface Carried {
   readonly reason?: string;
 }
 
-/** What was touched today and found not good; what of it was not touched stands with the step that asks for it. */
-const notGood = ({ context: { fitOut, begun }, state }: Log): Carried[] =>
-  cellsLeft(fittingsOf(fitOut), state.cells, ['cold', 'air', 'steam', 'load'])
-    .filter((l) => l.how === 'not good' && (begun?.before || Object.keys(state.cells).length))
+/** What was touched and found not good; what was not touched stands with the step that asks for it. */
+const notGood = (log: Log): Carried[] =>
+  leftToTouch(log)
+    .filter((l) => l.how === 'not good')
     .map((l) => ({ what: `${l.item}, ${conditions[l.in]}`, how: 'in part', reason: `not good${l.text ? `: ${l.text}` : ''}` }));
 
 /** What a finished steaming leaves behind: steps skipped with their reason, steps never reached, things still open. */

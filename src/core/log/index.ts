@@ -1,5 +1,6 @@
 export * from './accumulation';
 export * from './carry-over';
+export * from './commissioned';
 export * from './entry';
 export { type Event, type EventOf, type Happening, laneOf, lanes } from './events';
 export * from './figures';

@@ -4,6 +4,8 @@
   import { applyAction, enhance } from '$app/forms';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
+  import { type OccasionKey, occasionKeys, occasionOf, occasions } from '$core/commission';
+  import { barsOf, type Standing } from '$core/faults';
   import { isoDayIn, Refusal } from '$core/units';
   import { Button, Modal, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
   import { clubZone } from '../sheet/club';
@@ -22,8 +24,8 @@
     name: string;
     about: {
       now: number;
-      /** What stands against steaming it, and against carrying anybody. */
-      stops: readonly string[];
+      /** What is known of it, by which each occasion is barred or not. */
+      standing: Standing;
       passengers: readonly string[];
       /** Whether it ever carries anybody. */
       carries: boolean;
@@ -36,7 +38,11 @@
   /** What this device says stops it, where there is no connection. */
   let stopsHere = $state.raw<readonly string[]>([]);
   let problemHere = $state<string>();
-  const stops = $derived([...about.stops, ...stopsHere.filter((s) => !about.stops.includes(s))]);
+  let chosen = $state<OccasionKey>('running');
+  let carrying = $state(false);
+  const occasion = $derived(occasionOf(chosen));
+  const bars = $derived(barsOf(about.standing, isoDayIn(now, clubZone()), { occasion: chosen, public: carrying && chosen === 'running' }));
+  const stops = $derived([...bars, ...stopsHere.filter((s) => !bars.includes(s))]);
   const said = $derived(problemHere ?? problem);
   const barred = $derived(stops.length > 0);
   const zone = $derived(clubZone());
@@ -60,6 +66,7 @@
           engine,
           purpose: field('purpose').slice(0, 120),
           public: field('public') === 'yes',
+          occasion: chosen,
           reason: field('reason').slice(0, 1000) || undefined,
           plan: field('plan') || null,
           member,
@@ -78,25 +85,38 @@
 
 <Modal bind:open passiveModal modalHeading="Start steaming {name}">
   <form method="POST" action="?/start" class="stack" use:enhance={begin}>
+    <Select
+      labelText="Occasion"
+      name="occasion"
+      bind:selected={chosen}
+      helperText="{occasion.says[0]!.toUpperCase()}{occasion.says.slice(1)}."
+    >
+      {#each occasionKeys as key (key)}<SelectItem value={key} text={occasions[key].name} />{/each}
+    </Select>
     {#if barred}
       <div class="strip act">
-        <strong>It may not be steamed as it stands:</strong>
+        <strong>{occasion.by === 'own fire' ? 'It may not be steamed as it stands:' : 'Not yet:'}</strong>
         <ul>
           {#each stops as stop (stop)}<li>{stop}</li>{/each}
         </ul>
       </div>
     {/if}
-    {#if passengers.length}<p class="strip">▲ Not with passengers: {passengers.join('; ')}.</p>{/if}
+    {#if passengers.length && chosen === 'running'}<p class="strip">▲ Not with passengers: {passengers.join('; ')}.</p>{/if}
     {#if !barred || mayOverride}
-      <TextInput labelText="What for" name="purpose" maxlength={120} placeholder="Public running, members’ day, steam test" />
-      {#if carries}
+      <TextInput
+        labelText="What for"
+        name="purpose"
+        maxlength={120}
+        placeholder={chosen === 'running' ? 'Public running, members’ day' : ''}
+      />
+      {#if carries && chosen === 'running'}
         <label class="public"
-          ><input type="checkbox" name="public" value="yes" /><span
+          ><input type="checkbox" name="public" value="yes" bind:checked={carrying} /><span
             >Public running <span class="second">The club’s rule for proven feeds is held before anybody is carried.</span></span
           ></label
         >
       {/if}
-      {#if plans.length}
+      {#if plans.length && chosen === 'running'}
         <Select labelText="Begun from" name="plan" selected={today?.id ?? ''}>
           {#each plans as p (p.id)}<SelectItem
               value={p.id}

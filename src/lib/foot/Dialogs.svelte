@@ -10,10 +10,13 @@
   import type { Footplate } from './footplate.svelte';
   import HandOver from './HandOver.svelte';
   import Joints from './Joints.svelte';
+  import Matrix from './Matrix.svelte';
   import Measure from './Measure.svelte';
   import { keys } from './keys';
   import ReleaseSheet from './ReleaseSheet.svelte';
+  import Rigs from './Rigs.svelte';
   import SignOff from './SignOff.svelte';
+  import Sweep from './Sweep.svelte';
   import WatchSheet from './WatchSheet.svelte';
   import ThrowAway from './ThrowAway.svelte';
 
@@ -69,6 +72,12 @@
   <Measure {foot} onclose={shut} />
 {:else if open === 'accumulation'}
   <Accumulation {foot} onclose={shut} />
+{:else if open === 'sweep'}
+  <Sweep {foot} onclose={shut} />
+{:else if open === 'matrix'}
+  <Matrix {foot} onclose={shut} />
+{:else if open === 'rigs'}
+  <Rigs {foot} onclose={shut} />
 {:else if open === 'throw'}
   <ThrowAway id={foot.steaming.id} engine={foot.fitOut.name} onclose={shut} />
 {:else if open === 'keys'}

@@ -1,9 +1,24 @@
 <script lang="ts">
   // A fault in two touches: one of the usual ones as a note, or one's own words with what it forbids.
   import { forbids as words, type Forbids } from '$core/log';
+  import type { Picture } from '../photo/make';
+  import Take from '../photo/Take.svelte';
 
-  let { usual, onraise, oncancel }: { usual: readonly string[]; onraise: (text: string, forbids: Forbids) => void; oncancel: () => void } =
-    $props();
+  let {
+    usual,
+    places,
+    onraise,
+    oncancel
+  }: {
+    usual: readonly string[];
+    /** Where on this engine, by name. */
+    places: readonly string[];
+    onraise: (text: string, forbids: Forbids, more: { place?: string; picture?: Picture }) => void;
+    oncancel: () => void;
+  } = $props();
+  let place = $state('');
+  let picture = $state.raw<Picture>();
+  const raise = (words: string) => onraise(words, forbids, { ...(place ? { place } : {}), ...(picture ? { picture } : {}) });
   let text = $state('');
   let forbids = $state<Forbids>('nothing');
   const options = Object.entries(words) as [Forbids, string][];
@@ -18,13 +33,20 @@
       >
     {/each}
   </fieldset>
+  <div class="row">
+    <select class="field" aria-label="Where on the engine" bind:value={place}
+      ><option value="">where, if you can say</option>{#each places as p (p)}<option value={p}>{p}</option>{/each}</select
+    >
+    <Take word={picture ? 'Another photo' : 'Photo'} ontaken={(p) => void (picture = p)} />
+    {#if picture}<span class="second">✓ one photo, {Math.round(picture.bytes.size / 1000)} kB</span>{/if}
+  </div>
   <div class="usual">
-    {#each usual as word (word)}<button class="plain" onclick={() => onraise(word, forbids)}>{word}</button>{/each}
+    {#each usual as word (word)}<button class="plain" onclick={() => raise(word)}>{word}</button>{/each}
   </div>
   <form
     onsubmit={(e) => {
       e.preventDefault();
-      if (text.trim()) onraise(text.trim(), forbids);
+      if (text.trim()) raise(text.trim());
     }}
   >
     <input class="field" aria-label="The fault in your own words" placeholder="In your own words" bind:value={text} maxlength="2000" />

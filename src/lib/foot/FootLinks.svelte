@@ -1,7 +1,8 @@
 <script lang="ts">
   // The foot of a Footplate: where else to go, who keeps it, what was delivered, and what is asked for now and then.
   import type { FitOut } from '$core/engine';
-  import { mayAccumulate, type State } from '$core/log';
+  import { overdue } from '$core/commission';
+  import { isCommissioned, mayAccumulate, type State } from '$core/log';
   import NewVersion from '../here/NewVersion.svelte';
   import Delivery from './Delivery.svelte';
   import type { Dialog } from './dialogs';
@@ -27,6 +28,8 @@
   } = $props();
   /** It has gas joints that are accounted for. */
   const gas = $derived(fitOut.fire.with === 'gas' && fitOut.fire.joints.length > 0);
+  const rigs = $derived(Object.keys(state.rigs).length);
+  const late = $derived(overdue(state.rigs, now).length > 0);
 </script>
 
 <footer>
@@ -38,6 +41,9 @@
     {#if !state.fire.litAt && mayThrowAway}<button class="quiet" onclick={() => onopen('throw')}>Throw this start away</button>{/if}
     {#if state.fire.outAt || !state.fire.litAt}<button class="quiet" onclick={() => onopen('sign')}>Sign and close</button>{/if}
     {#if gas}<button class="quiet" onclick={() => onopen('joints')}>Gas joints</button>{/if}
+    {#if isCommissioned(steaming.log)}<button class="quiet" onclick={() => onopen('matrix')}>Matrix</button>{/if}
+    <button class="quiet" onclick={() => onopen('sweep')}>Leak sweep</button>
+    <button class="quiet" class:caution={late} onclick={() => onopen('rigs')}>{late ? '▲ ' : ''}Rig{rigs ? `, ${rigs} on` : ''}</button>
     {#if mayAccumulate(fitOut) && state.fire.litAt && !state.fire.outAt}<button class="quiet" onclick={() => onopen('accumulation')}
         >Accumulation test</button
       >{/if}

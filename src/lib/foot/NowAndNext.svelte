@@ -73,7 +73,8 @@
     instead={foot.placed.step.key === oilRound && foot.fitOut.lubrication.some((p) => p.kind === 'hand' || p.kind === 'cup')
       ? oiling
       : undefined}
-    pad={{ joints, retest }[foot.placed.step.proof?.kind as 'joints' | 'retest'] ?? (padOf === undefined ? undefined : measuring)}
+    pad={{ joints, retest, cells, swept, rig }[foot.placed.step.proof?.kind as 'joints' | 'retest' | 'cells' | 'swept' | 'rig'] ??
+      (padOf === undefined ? undefined : measuring)}
     {small}
     onrest={() => foot.record('reading', { pressure: 0 })}
     opens={foot.forecast.opens}
@@ -106,6 +107,9 @@
 />
 
 {#snippet retest()}<Retest {foot} />{/snippet}
+{#snippet cells()}<button class="plain" onclick={() => onopen('matrix')}>Matrix</button>{/snippet}
+{#snippet swept()}<button class="plain" onclick={() => onopen('sweep')}>Leak sweep</button>{/snippet}
+{#snippet rig()}<button class="plain" onclick={() => onopen('rigs')}>Rig</button>{/snippet}
 {#snippet joints()}<Joints {foot} />{/snippet}
 
 {#snippet measuring()}

@@ -67,6 +67,8 @@
   let reason = $state('');
   /** Numbers that were given; undefined while one cannot be read. */
   let values = $state<Partial<Record<Ask, number>> | undefined>({});
+  /** Borne out where it is said, and not by a Done. */
+  const shownElsewhere = new Set<string>(['joints', 'retest', 'cells', 'swept', 'rig']);
   const weighed = new Set<string>(['water', 'left', 'charged', 'pair']);
   /** What it lacks are the numbers that are being given. */
   const measured = $derived(
@@ -165,7 +167,7 @@
             bind:values
           />{/key}{/if}
       <!-- What the last joint that holds, or the retest, shows is not asked too. -->
-      {#if !(lacking && (step.proof?.kind === 'joints' || step.proof?.kind === 'retest'))}<button
+      {#if !(lacking && shownElsewhere.has(step.proof?.kind ?? ''))}<button
           class="plain go done"
           disabled={(standing.is !== 'open' && !measured) || values === undefined}
           onclick={say}>Done</button

@@ -1,5 +1,6 @@
 <script lang="ts">
   // The quick actions under one thumb: one touch where there is nothing to choose, two where there is.
+  import { placesOf } from '$core/log';
   import { unitChoice } from '../sheet/unit-choice';
   import Coach from './Coach.svelte';
   import FaultForm from './FaultForm.svelte';
@@ -66,7 +67,12 @@
     <button class="plain back" onclick={done}>Back</button>
   </div>
 {:else if open && 'form' in open && open.form === 'fault'}
-  <FaultForm usual={commonFaults(fitOut)} oncancel={done} onraise={(text, forbids) => (record('fault', { text, forbids }), done())} />
+  <FaultForm
+    usual={commonFaults(fitOut)}
+    oncancel={done}
+    places={placesOf(foot.log)}
+    onraise={(...said) => (void foot.raise(...said), done())}
+  />
 {:else if open}
   <form
     class="note"

@@ -1,6 +1,19 @@
 <script lang="ts">
   // Release to run, from evidence: papers, faults, each thing as passed, failed or not tested, proven feeds, what stands open.
-  import { type Bodies, feedsProven, forbids, type Item, openFaults, released, standing, standingOpen, whyNot } from '$core/log';
+  import {
+    type Bodies,
+    isCommissioned,
+    leftToTouch,
+    feedsProven,
+    forbids,
+    type Item,
+    openFaults,
+    released,
+    standing,
+    standingOpen,
+    whyNot
+  } from '$core/log';
+  import { judgedWords, judgeSweep, leftWords, registerOf, rigWords } from '$core/commission';
   import { dayWords, printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
@@ -14,6 +27,11 @@
   const faults = $derived(openFaults(foot.state));
   const feeds = $derived(feedsProven(f, foot.state));
   const open = $derived(standingOpen(foot.state));
+  const rigs = $derived(Object.values(foot.state.rigs).map(rigWords));
+  const left = $derived(leftToTouch(foot.log));
+  const leaking = $derived(
+    judgeSweep(registerOf(f, foot.log.context.begun?.before?.own), foot.state.swept).filter((j) => j.trend !== 'dry')
+  );
   const step = $derived(foot.procedure.steps.find((s) => s.key === 'fit-to-run'));
   const signed = $derived(step && foot.state.steps[step.key]);
   const waits = $derived(step && !signed ? whyNot(standing(step, foot.state, foot.procedure, foot.now)) : undefined);
@@ -48,7 +66,16 @@
       </p>
     {:else}<p class="line">Nothing feeds this engine: it runs on one fill.</p>{/if}
     <h2 class="label">Still open</h2>
-    {#each open as what (what)}<p class="line">{what}</p>{:else}<p class="second">Nothing.</p>{/each}
+    {#each [...open, ...rigs] as what (what)}<p class="line">{what}</p>{:else}<p class="second">Nothing.</p>{/each}
+    {#if isCommissioned(foot.log)}
+      <h2 class="label">Matrix: untested or not good</h2>
+      {#if left.length}<p class="line caution">▲ {leftWords(left)}</p>{:else}<p class="second">
+          Every control and fitting was touched.
+        </p>{/if}
+      {#each leaking as j (j.place)}<p class="line" class:act={j.stops}>
+          {j.stops ? '× ' : ''}{j.place}: {text(judgedWords(j, f.workingPressure))}{j.stops ? '. It means stop' : ''}
+        </p>{/each}
+    {/if}
   </section>
   <section>
     <h2 class="label">What must work</h2>

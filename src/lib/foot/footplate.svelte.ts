@@ -23,6 +23,8 @@ import {
   warningsOf,
   watching
 } from '$core/watch';
+import { keepPicture } from '../photo/keep';
+import type { Picture } from '../photo/make';
 import { clubNow, isoOf } from '../outbox/club-time';
 import type { Made } from '../outbox/made';
 import { ticking } from '../sheet/clock.svelte';
@@ -205,6 +207,16 @@ export class Footplate {
     const step = this.procedure.steps.find((s) => s.key === key)!;
     const fault: Made = { kind: 'fault', body: { text: `${printMarks(step.what, usualUnits)}: ${text}`, forbids } };
     this.enter(step.must ? [fault] : [fault, { kind: 'tick', body: { step: key, outcome: 'skipped', reason: text } }]);
+  };
+  /** A fault in one’s own words, with where it is, the needle it showed at, and a picture of it. */
+  raise = async (text: string, forbids: Forbids, { place, picture }: { place?: string; picture?: Picture } = {}): Promise<void> => {
+    const { pressure } = this.state;
+    const near = pressure && this.now - Date.parse(pressure.at) < 10 * 60_000 ? pressure.value : undefined;
+    if (picture) await keepPicture(picture);
+    const body = { text, forbids, ...(place ? { place } : {}), ...(place && near !== undefined ? { pressure: near } : {}) };
+    if (!this.enter([{ kind: 'fault', body }]) || !picture) return;
+    const fault = this.state.faults.at(-1)?.id;
+    this.record('photo', { sum: picture.sum, what: text.slice(0, 200), ...(fault ? { fault } : {}), ...(place ? { place } : {}) });
   };
   skip = (reason: string): void => {
     if (this.placed) this.tick({ step: this.placed.step.key, outcome: 'skipped', reason });

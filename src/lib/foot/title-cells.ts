@@ -1,13 +1,12 @@
-import type { FitOut } from '$core/engine';
+import { occasionOf } from '$core/commission';
 import type { Band } from '$core/forecast';
-import type { State } from '$core/log';
+import type { Log } from '$core/log';
 import { printText, type UnitChoice } from '$core/units';
 import { bandWords, clock, span } from '../sheet/when';
 
 /** The cells of a Footplate's title block: what it is, how far it has come, and when it will be up. */
 export const titleCells = (
-  fitOut: FitOut,
-  state: State,
+  { state, context: { fitOut, begun } }: Pick<Log, 'state' | 'context'>,
   steam: Band | undefined,
   /** ms since 1970: by when one that is timed has to be over. */ over: number | undefined,
   now: number,
@@ -18,7 +17,7 @@ export const titleCells = (
   { label: 'Class', value: `${fitOut.description} · ${fitOut.scale}`, desk: true },
   { label: 'WP', value: printText(fitOut.workingPressure, 'pressure', units), desk: true },
   {
-    label: 'Phase',
+    label: begun?.occasion ? occasionOf(begun.occasion).name : 'Phase',
     value: state.phase,
     more: state.fire.litAt
       ? state.fire.outAt

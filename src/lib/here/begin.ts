@@ -1,3 +1,4 @@
+import type { OccasionKey } from '$core/commission';
 import { beginAway, type DeviceBook, type EngineInBook } from '$core/faults';
 import { footFigures } from '$core/plan';
 import { type Context, type EntryOf, fold, placed } from '$core/log';
@@ -15,6 +16,7 @@ export interface AskedHere {
   readonly engine: string;
   readonly purpose: string;
   readonly public: boolean;
+  readonly occasion?: OccasionKey | undefined;
   readonly reason?: string | undefined;
   readonly plan: string | null;
   readonly member: { readonly id: string; readonly name: string; readonly club: string };

@@ -3,11 +3,12 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { BegunHere } from '../here/begun';
 import type { Waiting } from './waiting';
 
-/** THIS DEVICE'S OWN DATABASE: what waits to be delivered, the logs as they were last heard, and what was begun here without a connection. */
+/** THIS DEVICE'S OWN DATABASE: what waits to be delivered, the logs as they were last heard, what was begun here without a connection, and pictures on their way. */
 interface Shape extends DBSchema {
   waiting: { key: string; value: Waiting; indexes: { steaming: string } };
   heard: { key: string; value: Heard; indexes: { steaming: string; since: number } };
   begun: { key: string; value: BegunHere; indexes: { since: number } };
+  photos: { key: string; value: { readonly sum: string; readonly bytes: Blob; readonly since: number } };
 }
 /** An entry that the server has. */
 export interface Heard {
@@ -21,7 +22,7 @@ export interface Heard {
 let opened: Promise<IDBPDatabase<Shape>> | undefined;
 /** @throws what the browser says when it keeps nothing: a private window, a full disk */
 export const device = () =>
-  (opened ??= openDB<Shape>('joram', 3, {
+  (opened ??= openDB<Shape>('joram', 4, {
     upgrade: (db, from) => {
       if (from < 1) db.createObjectStore('waiting', { keyPath: 'id' }).createIndex('steaming', 'steaming');
       if (from < 2) {
@@ -29,7 +30,8 @@ export const device = () =>
         heard.createIndex('steaming', 'steaming');
         heard.createIndex('since', 'since');
       }
-      db.createObjectStore('begun', { keyPath: 'id' }).createIndex('since', 'since');
+      if (from < 4) db.createObjectStore('photos', { keyPath: 'sum' });
+      if (from < 3) db.createObjectStore('begun', { keyPath: 'id' }).createIndex('since', 'since');
     },
     // A page of the version before holds it open until it is closed; a newer one is not kept waiting by this.
     blocking: () => {

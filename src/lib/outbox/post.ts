@@ -1,21 +1,31 @@
 import { begunHere } from '../here/begun';
+import { pictureGone, pictureHere } from '../photo/keep';
 import { measureClock } from './club-time';
 import type { Answer, Waiting } from './waiting';
 
-type Said = { refused?: { id?: string; sentence: string }[]; sentence?: string; message?: string };
+type Answered = { refused?: { id?: string; sentence: string }[]; sentence?: string; message?: string };
+
+/** Sends the picture that an entry tells of, before the entry. What is not here any more is there already. */
+async function sendPicture(sum: string): Promise<Answer> {
+  const bytes = await pictureHere(sum);
+  return bytes ? said('PUT', `/api/photos/${sum}`, bytes, bytes.type, []) : { is: 'taken', refused: [] };
+}
 
 /** Sends a document, and puts what is answered into one of the outbox's words. @param ids of the entries that it is about */
-async function send(method: 'POST' | 'PUT', path: string, document: unknown, ids: readonly string[]): Promise<Answer> {
+const send = (method: 'POST' | 'PUT', path: string, document: unknown, ids: readonly string[]): Promise<Answer> =>
+  said(method, path, JSON.stringify(document), 'application/json', ids);
+
+async function said(method: 'POST' | 'PUT', path: string, body: BodyInit, type: string, ids: readonly string[]): Promise<Answer> {
   let response: Response;
   try {
-    response = await fetch(path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(document) });
+    response = await fetch(path, { method, headers: { 'content-type': type }, body });
   } catch {
     return { is: 'no connection' };
   }
   const { status, headers } = response;
   if (status === 401) return { is: 'signed out' };
   if (status === 429) return { is: 'too often', seconds: Number(headers.get('retry-after')) || 10 };
-  const answer = (await response.json().catch(() => undefined)) as Said | undefined;
+  const answer = (await response.json().catch(() => undefined)) as Answered | undefined;
   // A proxy that answers for a server that is away, and a page for a sign-in that some network asks for, are no answer of ours.
   if (status >= 500 || answer === undefined) return { is: 'server', status };
   if (response.ok) return { is: 'taken', refused: answer.refused ?? [] };
@@ -54,8 +64,15 @@ export async function post(steaming: string, waiting: readonly Waiting[]): Promi
       ...(strikes ? { strikes } : {})
     }));
   if (!entries.length) return { is: 'taken', refused: [] };
+  const pictures = waiting.flatMap(({ entry }) => (entry.kind === 'photo' ? [entry.body.sum] : []));
+  for (const sum of pictures) {
+    const answer = await sendPicture(sum);
+    // One that is refused takes its entry with it: found by halving, as any that spoils its batch.
+    if (answer.is !== 'taken') return answer;
+  }
   const ids = entries.map((e) => e.id);
   const answer = await send('POST', `/api/steamings/${steaming}/entries`, { entries }, ids);
+  if (answer.is === 'taken') await Promise.all(pictures.map(pictureGone));
   // What bars an engine must stand in the book that it is begun by where there is no connection.
   if (entries.some((e) => e.kind === 'fault')) void fetch('/api/book').catch(() => {});
   return answer;

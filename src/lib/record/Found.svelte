@@ -8,6 +8,7 @@
   import { clock, minutes } from '../sheet/when';
 
   import Accumulations from './Accumulations.svelte';
+  import Commissioned from './Commissioned.svelte';
   import WatchSaid from './WatchSaid.svelte';
 
   let { log, carried }: { log: Log; carried: readonly Carried[] } = $props();
@@ -38,6 +39,7 @@
   ]);
 </script>
 
+<Commissioned {log} />
 <div class="cols">
   {#if log.context.fitOut.gauge}
     <section>

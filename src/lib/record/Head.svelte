@@ -21,7 +21,7 @@
     ['Day', day(startedAt)],
     ['Keeper', keeper],
     ['Club', club, 'wide'],
-    ['For', purposeWords(context.begun?.public ?? false, purpose) || '–', 'wide'],
+    ['For', purposeWords(context.begun?.public ?? false, purpose, context.begun?.occasion) || '–', 'wide'],
     ['Procedure', `${context.procedure.library}, ${context.procedure.steps.length} steps`]
   ]);
 </script>

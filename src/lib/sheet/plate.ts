@@ -29,6 +29,8 @@ export interface EngineLine {
   planned: { id: string; wantedAt: string; purpose: string; light?: number | null; early?: number | null; late?: number | null } | null;
   last: { id: string; endedAt: string } | null;
   retired?: boolean;
+  /** It is on its way: its build says what may be done with it. */
+  building?: boolean;
 }
 
 export interface Plate {
@@ -68,16 +70,18 @@ export function plate(line: EngineLine, steam: InSteam | undefined, units: UnitC
       ? { need: `May not be steamed: ${fault.text}`, tone: 'act' as const }
       : overdue
         ? { need: `${paper.kind} ${until(paper.expires, now)}`, tone: 'act' as const }
-        : !paper
-          ? { need: 'No papers recorded: it may not be steamed', tone: 'act' as const }
-          : soon
-            ? { need: `${paper.kind} runs out ${until(paper.expires, now)}`, tone: 'caution' as const }
-            : fault
-              ? {
-                  need: `${fault.text} (${forbidsWords[fault.forbids as keyof typeof forbidsWords]})`,
-                  tone: fault.forbids === 'passengers' ? ('caution' as const) : ('' as const)
-                }
-              : { need: `${paper.kind} due ${until(paper.expires, now)}`, tone: '' as const };
+        : line.building
+          ? { need: 'Being built: its build says what comes next', tone: '' as const }
+          : !paper
+            ? { need: 'No papers recorded: it may not be steamed', tone: 'act' as const }
+            : soon
+              ? { need: `${paper.kind} runs out ${until(paper.expires, now)}`, tone: 'caution' as const }
+              : fault
+                ? {
+                    need: `${fault.text} (${forbidsWords[fault.forbids as keyof typeof forbidsWords]})`,
+                    tone: fault.forbids === 'passengers' ? ('caution' as const) : ('' as const)
+                  }
+                : { need: `${paper.kind} due ${until(paper.expires, now)}`, tone: '' as const };
   return line.planned
     ? { state: countdown(line.planned.light, now), since: toCome(line.planned, now), ...need }
     : { state: 'Cold', since: line.last ? `since ${moment(line.last.endedAt)}` : 'not steamed yet', ...need };
@@ -101,7 +105,7 @@ const toCome = ({ purpose, wantedAt, light, early, late }: NonNullable<EngineLin
 
 /** Whether something bars an engine from being steamed today: a fault, a paper, or that it has none. */
 export const isBarred = (line: EngineLine, now: number): boolean =>
-  barsOf({ faults: line.openFaults, papers: line.papers }, isoDay(now)).length > 0;
+  !line.building && barsOf({ faults: line.openFaults, papers: line.papers }, isoDay(now)).length > 0;
 
 /** Engines in steam first, then those that are planned, then the rest by their next paper. */
 export function yardOrder(a: EngineLine, b: EngineLine): number {

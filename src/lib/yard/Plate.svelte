@@ -22,6 +22,7 @@
   <div class="do">
     {#if steam}<a class="plain go" href="/footplate/{steam.id}">Footplate</a>
     {:else if line.planned}<a class="plain" href="/day/{line.planned.id}">Day sheet</a>
+    {:else if line.building}<a class="plain" href="/build/{line.id}">Build</a>
     {:else}<a class="plain" href="/engines/{line.id}">Open</a>{/if}
   </div>
 </div>

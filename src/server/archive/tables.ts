@@ -24,6 +24,8 @@ export const parts: readonly Part[] = [
   { table: 'fault_entry', order: 'seq', without: ['seq'], later: true },
   { table: 'rules', order: 'version', without: [], later: true },
   { table: 'proof', order: 'seq', without: ['seq'], later: true },
+  { table: 'build_entry', order: 'seq', without: ['seq'], later: true },
+  { table: 'photo', order: 'sum', without: [], later: true },
   { table: 'audit', order: 'audit_id', without: ['audit_id'] }
 ];
 /** Not taken along: who is signed in where, and links that are on their way. */

@@ -10,7 +10,7 @@ import { usualPlan } from '$core/plan';
 import { engineFigures } from '$core/sums';
 import { goodPlan, makePlan, plannedFor, measuredShown, runsShown, toldOf } from '$server/plans';
 import { carriedFrom, lastSteamings } from '$server/book';
-import { obstacles, startSteaming } from '$server/start';
+import { obstacles, occasionSchema, startSteaming } from '$server/start';
 import { isoDayIn, momentAt, Refusal } from '$core/units';
 import { readDay, readTime } from '$core/units/read-time';
 import { redirect } from '@sveltejs/kit';
@@ -21,7 +21,19 @@ export const load = async ({ params, locals }) => {
   const id = needId(params.id);
   const found = await engine(club, id);
   if (!found) return notHere('engine');
-  const [papers, open, steamings, { stops, passengers }, past, plans, carried, kept, joints, runs, measured] = await Promise.all([
+  const [
+    papers,
+    open,
+    steamings,
+    { stops, passengers, faults: against, papers: inBook, build },
+    past,
+    plans,
+    carried,
+    kept,
+    joints,
+    runs,
+    measured
+  ] = await Promise.all([
     papersOf(club, id),
     faults(club, { engineId: id }),
     lastSteamings(club, id),
@@ -45,6 +57,7 @@ export const load = async ({ params, locals }) => {
     last,
     carried,
     stops,
+    standing: { faults: against, papers: inBook, ...(build ? { build } : {}) },
     passengers,
     carries: carries(found.fitOut),
     past,
@@ -62,13 +75,14 @@ const valuesOf = async (request: Request) => Object.fromEntries(await request.fo
 
 export const actions = {
   start: acts('start', async ({ request, params, locals }: RequestEvent) => {
-    const { id, purpose = '', reason = '', plan, public: open } = await valuesOf(request);
+    const { id, purpose = '', reason = '', plan, public: open, occasion } = await valuesOf(request);
     const started = await startSteaming(need(locals, 'start steaming'), needId(params.id), {
       purpose: purpose.trim().slice(0, 120),
       ...(reason.trim() ? { reason: reason.trim().slice(0, 1000) } : {}),
       ...(plan === undefined ? {} : { plan: plan || null }),
       ...(id ? { id: needId(id) } : {}),
-      public: open === 'yes'
+      public: open === 'yes',
+      occasion: check(occasionSchema, occasion)
     });
     redirect(303, `/footplate/${started.id}`);
   }),

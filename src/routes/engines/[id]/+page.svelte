@@ -10,6 +10,7 @@
   import Moves from '$lib/engine/Moves.svelte';
   import OpenFaults from '$lib/engine/OpenFaults.svelte';
   import Papers from '$lib/engine/Papers.svelte';
+  import Plans from '$lib/engine/Plans.svelte';
   import PlanDialog from '$lib/engine/PlanDialog.svelte';
   import StartDialog from '$lib/engine/StartDialog.svelte';
   import RunsShown from '$lib/engine/RunsShown.svelte';
@@ -17,7 +18,7 @@
   import { newestPapers } from '$lib/sheet/plate';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
-  import { clock, daysLeft, dayWords, moment } from '$lib/sheet/when';
+  import { daysLeft, dayWords } from '$lib/sheet/when';
 
   let { data, form } = $props();
   const f = $derived(data.engine.fitOut);
@@ -26,7 +27,7 @@
   const newest = $derived(newestPapers(data.papers));
   const nextPaper = $derived(newest[0]);
   const retired = $derived(data.engine.retiredAt !== null);
-  const barred = $derived(data.stops.length > 0);
+  const [barred, building] = $derived([data.stops.length > 0, data.standing.build !== undefined]);
   let open = $state({ start: false, plan: false });
   $effect(() => {
     if (form?.at === 'start') open.start = true;
@@ -38,11 +39,13 @@
       ? 'Retired'
       : data.running
         ? 'In steam'
-        : barred
-          ? 'May not be steamed'
-          : data.last
-            ? `Cold, stored ${f.storage === 'full' ? 'full and treated' : 'dry and open'}`
-            : 'Not steamed yet'
+        : building
+          ? 'Being built'
+          : barred
+            ? 'May not be steamed'
+            : data.last
+              ? `Cold, stored ${f.storage === 'full' ? 'full and treated' : 'dry and open'}`
+              : 'Not steamed yet'
   );
 </script>
 
@@ -53,7 +56,7 @@
       { label: 'Engine', value: f.name, wide: true },
       { label: 'Class', value: `${f.description} · ${f.scale} · ${f.shell.material}`, desk: true },
       { label: 'WP', value: printText(f.workingPressure, 'pressure', units) },
-      { label: 'State', value: stands, abnormal: barred && !data.running && !retired, desk: true },
+      { label: 'State', value: stands, abnormal: barred && !building && !data.running && !retired, desk: true },
       nextPaper
         ? {
             label: 'Next paper',
@@ -66,7 +69,9 @@
   >
     {#snippet action()}
       {#if data.running}<a class="plain go" href="/footplate/{data.running.id}">Footplate</a>
-      {:else if can('start steaming') && !retired}<button class="plain go" onclick={() => (open.start = true)}>Start steaming</button>{/if}
+      {:else if can('start steaming') && !retired}<button class="plain go" onclick={() => (open.start = true)}
+          >{building ? 'Start a session' : 'Start steaming'}</button
+        >{/if}
     {/snippet}
   </TitleBlock>
   {#if retired}<p class="strip above">This engine is retired: it is neither planned nor steamed. Its records stay.</p>{/if}
@@ -82,17 +87,12 @@
   <MeasuredShown fitOut={f} shown={data.measured} />{#if data.runs.length}<RunsShown fitOut={f} runs={data.runs} />{/if}
   {#if data.joints.length}<GasJoints joints={data.joints} />{/if}
 
-  <section class="box pad history">
-    <div class="row between">
-      <h2 class="label">Plan</h2>
-      {#if can('start steaming') && !retired}<button class="quiet" onclick={() => (open.plan = true)}>Plan a steaming</button>{/if}
-    </div>
-    {#each data.plans as p (p.id)}
-      <p>
-        <a href="/day/{p.id}">{p.purpose || 'In steam'}, {moment(p.wantedAt)}</a>{#if p.planned}: light at {clock(p.planned.light)}{/if}
-      </p>
-    {:else}<p class="second">Nothing is planned. A day sheet says when to light, what to fill to and what to bring.</p>{/each}
-  </section>
+  <Plans
+    engine={data.engine.id}
+    plans={data.plans}
+    {building}
+    onplan={can('start steaming') && !retired ? () => (open.plan = true) : undefined}
+  />
 
   {#key data.engine.id}{#if f.gauge || data.past.told.length}<Steams
         engineId={data.engine.id}

@@ -5,24 +5,27 @@ import { Refusal } from '$core/units';
 import { acts, need, needId, notHere } from '$server/answer';
 import { faultFile, faultSaid, fixedBefore, recurrences, tellFault, twinsFor } from '$server/fault-log';
 import { lastSteamings } from '$server/book';
+import { photosOfFault } from '$server/photos';
 import type { Actions, RequestEvent } from './$types';
 
 export const load = async ({ params, locals, url }) => {
   const { club } = need(locals);
   const file = await faultFile(club, needId(params.id));
   if (!file) return notHere('fault');
-  const [fixed, before, twins, steamings] = await Promise.all([
+  const [fixed, before, twins, steamings, photos] = await Promise.all([
     fixedBefore(club, file.fitOut.kind, file.id),
     recurrences(club, file),
     twinsFor(club, file),
-    lastSteamings(club, file.engineId)
+    lastSteamings(club, file.engineId),
+    photosOfFault(club, file.id)
   ]);
   const asked = url.searchParams.get('now');
   const running = steamings.find((s) => !s.endedAt)?.id ?? null;
   const now = asked === 'cold' || asked === 'in steam' ? asked : running ? 'in steam' : 'cold';
-  const { id, text, forbids, raisedAt, raisedBy, fixedAt, fixedBy, fix, engineId, engine } = file;
+  const { id, text, forbids, place, pressure, raisedAt, raisedBy, fixedAt, fixedBy, fix, engineId, engine } = file;
   return {
-    fault: { id, text, forbids, raisedAt, raisedBy, engineId, engine },
+    photos,
+    fault: { id, text, forbids, place, pressure, raisedAt, raisedBy, engineId, engine },
     // Of one that was mended before faults had a log of their own.
     old: fixedAt && !file.state.fixes.length ? { fix, by: fixedBy, at: fixedAt } : null,
     feeds: file.state.symptom ? feedsLike({ symptom: file.state.symptom, fitOut: file.fitOut }).map(({ name }) => ({ name })) : [],

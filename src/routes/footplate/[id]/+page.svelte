@@ -34,7 +34,7 @@
   const units = $derived(unitChoice());
   const ahead = $derived(foot.placed ? [...foot.due.next, foot.placed] : foot.due.next);
   const over = $derived(foot.countdown && 'stop' in foot.countdown ? foot.countdown.stop : undefined);
-  const cells = $derived(titleCells(fitOut, foot.state, forecast.footing?.live.steam, over, foot.now, data.now, units));
+  const cells = $derived(titleCells(foot.log, forecast.footing?.live.steam, over, foot.now, data.now, units));
 
   let action = $state<string>();
   let quick: QuickActions | undefined = $state();

@@ -22,7 +22,7 @@
     cells={[
       { label: 'Release to run', value: foot.fitOut.name, wide: true },
       { label: 'Class', value: `${foot.fitOut.description} · ${foot.fitOut.scale}`, desk: true },
-      { label: 'For', value: purposeWords(begun?.public ?? false, data.purpose) },
+      { label: 'For', value: purposeWords(begun?.public ?? false, data.purpose, begun?.occasion) },
       { label: 'Day', value: day(data.now), desk: true },
       { label: 'Keeper', value: foot.state.keeper }
     ]}

@@ -1,0 +1,161 @@
+import {
+  type BuildEntry,
+  type BuildFacts,
+  buildOf,
+  buildStands,
+  type Cell,
+  isBuilding,
+  type OccasionKey,
+  type Place,
+  registerOf,
+  type RigSaid,
+  type Rigs,
+  type Swept,
+  withRig
+} from '$core/commission';
+import type { FitOut } from '$core/engine';
+import { accumulationsOf, type Commissioned, fold } from '$core/log';
+import { entriesIn } from './entry';
+import type { Tx } from './json';
+import { contextOf, steamingIn } from './steaming';
+
+/** WHAT SESSIONS HAVE SHOWN OF AN ENGINE: its matrix, its sweeps, its rigs, and how its build stands by them. */
+
+interface Row {
+  engineId: string;
+  steamingId: string;
+  kind: 'cell' | 'sweep' | 'rig';
+  at: Date;
+  /** When its session began, by the server. */
+  startedAt: Date;
+  by: string;
+  body: unknown;
+}
+
+/** The most that is kept of it: a build of years has fewer. */
+const most = { cells: 600, swept: 2000 };
+
+/** What was logged of these engines, unstruck, the oldest first. @param since of each, that its build began */
+async function saidOf(tx: Tx, club: string, engineIds: readonly string[]): Promise<Map<string, Row[]>> {
+  const rows = await tx<Row[]>`
+    select s.engine_id, e.steaming_id, e.kind, e.at, s.started_at, e.by_name as by, e.body from entry e join steaming s using (club_id, steaming_id)
+    where e.club_id = ${club} and s.engine_id = any(${engineIds as string[]}::uuid[]) and e.kind in ('cell', 'sweep', 'rig')
+      and s.thrown_away is null and s.joined_to is null and e.at > now() - interval '3 years'
+      and not exists (select from entry x where x.club_id = e.club_id and x.steaming_id = e.steaming_id and x.strikes = e.entry_id
+        and not exists (select from entry y where y.club_id = x.club_id and y.steaming_id = x.steaming_id and y.strikes = x.entry_id))
+    order by e.at, e.seq`;
+  const by = new Map<string, Row[]>();
+  for (const r of rows) by.set(r.engineId, [...(by.get(r.engineId) ?? []), r]);
+  return by;
+}
+
+/** Places that were named by whoever swept them. */
+const ownOf = (fitOut: FitOut, swept: readonly Swept[]): Place[] => {
+  const known = new Set(registerOf(fitOut).map((p) => p.name));
+  const own = new Map<string, Place>();
+  for (const s of swept)
+    if (s.kind && !known.has(s.place))
+      own.set(s.place, { name: s.place, kind: s.kind, of: 'boiler', at: s.kind === 'gas' ? 'gas' : 'top' });
+  return [...own.values()];
+};
+
+function commissioned(fitOut: FitOut, rows: readonly Row[], since: string | undefined): Commissioned | undefined {
+  const of = (kind: Row['kind']) => rows.filter((r) => r.kind === kind);
+  // By when its session began: a phone whose clock is behind is in the same build.
+  const after = (r: Row) => since !== undefined && r.startedAt.toISOString() >= since;
+  const swept = of('sweep')
+    .map((r) => ({ ...(r.body as Omit<Swept, 'when' | 'by'>), when: r.at.toISOString(), by: r.by }))
+    .slice(-most.swept);
+  const cells = of('cell')
+    .filter(after)
+    .map((r) => ({ ...(r.body as Omit<Cell, 'at' | 'by'>), at: r.at.toISOString(), by: r.by }));
+  const rigs = of('rig').reduce<Rigs>((on, r) => withRig(on, r.body as RigSaid, { at: r.at.toISOString(), by: r.by }), {});
+  // What was said last of each is what counts of it.
+  const last = [...new Map(cells.map((c) => [`${c.item} · ${c.in}`, c])).values()].slice(-most.cells);
+  if (since === undefined && !swept.length && !Object.keys(rigs).length) return undefined;
+  return { cells: last, swept, rigs, own: ownOf(fitOut, swept) };
+}
+
+export interface CommissionedIn {
+  readonly before?: Commissioned;
+  /** Its build, open or ended, with its log. */
+  readonly log: readonly BuildEntry[];
+  /** Of an open build. */
+  readonly facts?: BuildFacts;
+}
+
+/** Of each engine: what earlier sessions showed, and how its build stands. */
+export async function commissionedIn(
+  tx: Tx,
+  club: string,
+  engines: readonly { readonly id: string; readonly fitOut: FitOut }[],
+  stands: ReadonlyMap<
+    string,
+    Pick<BuildFacts, 'faults'> & { readonly papers: readonly { readonly kind: string; readonly expires: string }[] }
+  >
+): Promise<Map<string, CommissionedIn>> {
+  const ids = engines.map((e) => e.id);
+  const [said, builds] = await Promise.all([
+    saidOf(tx, club, ids),
+    tx<{ engineId: string; kind: string; at: Date; by: string; body: unknown }[]>`
+      select engine_id, kind, at, by_name as by, body from build_entry where club_id = ${club} and engine_id = any(${ids}::uuid[]) order by seq`.execute()
+  ]);
+  return new Map(
+    await Promise.all(
+      engines.map(async ({ id, fitOut }): Promise<[string, CommissionedIn]> => {
+        const log = builds
+          .filter((b) => b.engineId === id)
+          .map(({ kind, at, by, body }) => ({ kind, body, by, at: at.toISOString() }) as BuildEntry);
+        const build = buildOf(log);
+        const before = commissioned(fitOut, said.get(id) ?? [], build?.since);
+        if (!isBuilding(build)) return [id, { log, ...(before ? { before } : {}) }];
+        const { faults = [], papers = [] } = stands.get(id) ?? {};
+        const today = new Date().toISOString().slice(0, 10);
+        const facts: BuildFacts = {
+          fitOut,
+          has: build.has,
+          skipped: build.skipped,
+          sessions: await sessionsIn(tx, club, id, build.since),
+          sheets: await sheetsIn(tx, club, id, build.since),
+          cells: Object.fromEntries(before!.cells.map((c) => [`${c.item} · ${c.in}`, c])),
+          swept: before!.swept,
+          own: before!.own,
+          rigs: before!.rigs,
+          faults,
+          papers: papers.filter((p) => p.expires >= today).map((p) => p.kind)
+        };
+        return [id, { log, before: before!, facts }];
+      })
+    )
+  );
+}
+
+/** What was worked on since a build began and is signed, with what an accumulation test of it came to. */
+async function sessionsIn(tx: Tx, club: string, engineId: string, since: string): Promise<BuildFacts['sessions']> {
+  const rows = await tx<{ id: string; occasion: OccasionKey | null; endedAt: Date; tested: boolean }[]>`
+    select steaming_id as id, begun->>'occasion' as occasion, ended_at,
+      exists (select from entry e where e.club_id = s.club_id and e.steaming_id = s.steaming_id and e.kind = 'accumulation') as tested
+    from steaming s where club_id = ${club} and engine_id = ${engineId} and ended_at is not null and thrown_away is null and joined_to is null and started_at >= ${since}
+    order by ended_at limit 200`;
+  return Promise.all(
+    rows.map(async ({ id, occasion, endedAt, tested }) => {
+      const accumulation = tested ? await accumulatedIn(tx, club, id, endedAt) : undefined;
+      return { id, occasion: occasion ?? 'running', endedAt: endedAt.toISOString(), ...(accumulation ? { accumulation } : {}) };
+    })
+  );
+}
+async function accumulatedIn(tx: Tx, club: string, id: string, at: Date) {
+  const found = (await steamingIn(tx, club, id))!;
+  const last = accumulationsOf(fold(contextOf(found), (await entriesIn(tx, club, id)).entries), at.getTime()).at(-1)?.verdict;
+  return last === 'stayed under' || last === 'over' || last === 'too close' ? last : undefined;
+}
+
+const sheetsIn = (tx: Tx, club: string, engineId: string, since: string): Promise<BuildFacts['sheets'][number][]> =>
+  tx<BuildFacts['sheets'][number][]>`
+    select proof_id as id, sheet, verdict, (select s.by_name from proof s where s.club_id = p.club_id and s.of_id = p.proof_id) as signed_by
+    from proof p where club_id = ${club} and engine_id = ${engineId} and kind = 'worksheet' and at >= ${since} order by seq desc limit 100`.then(
+    (r) => [...r]
+  );
+
+/** How the stages of an open build stand; nothing where it has none. */
+export const standsOf = ({ facts }: CommissionedIn) => facts && buildStands(facts);
