@@ -77,16 +77,20 @@ export interface Judged {
   readonly stops: boolean;
 }
 
-/** Rising by pressure, or at one pressure from one steaming to the next. */
+/**
+ * Rising by pressure, or at one pressure from one steaming to the next. That it was dry cold says nothing of how it goes on hot.
+ * @param over at the highest pressure, the oldest first
+ */
 function trendOf(by: Judged['by'], over: readonly Leak[]): Trend {
-  const ranks = by.map((x) => rank[x.is]);
-  const [first, last] = [ranks[0]!, ranks.at(-1)!];
+  const hot = by.length > 1 && by[0]!.at === 0 && by[0]!.is === 'dry' ? by.slice(1) : by;
+  const ranks = hot.map((x) => rank[x.is]);
+  const last = ranks.at(-1)!;
   const worse = over.length > 1 && rank[over.at(-1)!] > rank[over[0]!];
-  if (ranks.every((r) => r === 0) && !worse) return 'dry';
-  // What grew while it was raised, or since the last time at the same needle.
-  if (worse || ranks.some((r, i) => i > 0 && r > ranks[i - 1]! && r > 0 && ranks[i - 1]! > 0)) return 'grows';
-  if (last === 0) return 'takes up';
-  return by.length === 1 ? 'once' : last > first ? 'grows' : last < first ? 'takes up' : 'stays';
+  const before = ranks.slice(0, -1);
+  if (worse || before.some((r, i) => r > 0 && ranks[i + 1]! > r)) return 'grows';
+  if (last === 0) return ranks.every((r) => r === 0) ? 'dry' : 'takes up';
+  if (!before.length) return 'once';
+  return before.some((r) => r < last) ? 'grows' : before.some((r) => r > last) ? 'takes up' : 'stays';
 }
 
 /** What is known of one place by what was said of it; undefined while nothing was. */

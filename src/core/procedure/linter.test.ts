@@ -1,10 +1,43 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { mixedFitOut } from '../../../tests/mixed';
+import { occasionKeys, occasionOf } from '../commission';
 import { type FitOut, patterns } from '../engine';
 import { psi } from '../units';
 import { compose, type Step } from '.';
 import { lint } from './linter';
+
+const bittern = patterns.find((p) => p.fitOut.name === 'Little Bittern')!.fitOut;
+
+it('nothing untrue, out of order, left open or out of reach in the procedures of other occasions: in the ten patterns, and in fit-outs that no pattern has', () => {
+  for (const occasion of occasionKeys)
+    for (const { fitOut } of patterns) {
+      const procedure = compose(fitOut, occasion);
+      expect(lint(procedure, fitOut), `${fitOut.name}, ${occasion}`).toEqual([]);
+      const fires = procedure.steps.some((s) => s.act === 'light');
+      expect(fires, `${fitOut.name}, ${occasion}`).toBe(occasionOf(occasion).by === 'own fire' && fitOut.fire.with !== 'electric');
+    }
+  fc.assert(
+    fc.property(mixedFitOut, fc.constantFrom(...occasionKeys), (fitOut, occasion) => {
+      expect(lint(compose(fitOut, occasion), fitOut)).toEqual([]);
+    }),
+    { numRuns: 300, seed: 20261201 }
+  );
+});
+it('a first steaming sweeps where a usual day looks round, and a steam test is not run', () => {
+  const keys = (occasion: 'first' | 'steam test' | 'running') => compose(bittern, occasion).steps.map((s) => s.key);
+  expect(keys('first').filter((k) => k.startsWith('sweep-'))).toEqual(['sweep-0', 'sweep-1', 'sweep-2', 'sweep-3']);
+  expect(keys('first').some((k) => k.startsWith('leaks-'))).toBe(false);
+  expect(keys('running').some((k) => k.startsWith('sweep-'))).toBe(false);
+  expect(compose(bittern, 'steam test').steps.some((s) => s.phase === 'Run')).toBe(false);
+  const gates = compose(bittern, 'first').steps.flatMap((s) => (s.proof?.kind === 'swept' ? [[s.proof.at, s.gates.length]] : []));
+  expect(gates).toEqual([
+    [0, 0],
+    [psi(30), 1],
+    [psi(50), 1],
+    [bittern.workingPressure, 1]
+  ]);
+});
 
 it('nothing untrue, out of order, left open or out of reach: in the ten patterns, and in 500 fit-outs that no pattern has', () => {
   for (const { fitOut } of patterns) expect(lint(compose(fitOut), fitOut), fitOut.name).toEqual([]);

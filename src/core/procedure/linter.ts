@@ -183,7 +183,8 @@ function filledForNothing(steps: readonly Step[]): Lint[] {
 
 /** Left dry or left full, as it is stored: what is left full is filled, what is left dry is not. */
 function leftAsSaid(steps: readonly Step[], { storage }: FitOut): Lint[] {
-  const filled = steps.some((s) => s.key === 'fill-last' || s.key === 'refill');
+  if (!steps.some((s) => s.key === 'boiler-state')) return [];
+  const filled = steps.some((s) => s.key === 'fill-last' || s.key === 'refill' || s.key === 'filled-again');
   return filled === (storage === 'full')
     ? []
     : [{ step: 'boiler-state', says: filled ? 'is left dry, and is filled for the night' : 'is left full, and nothing fills it' }];

@@ -46,7 +46,11 @@ export const things = {
     close: 'Valve shut, then hose off',
     forbids: { light: 'The filling hose is still on.', move: 'The filling hose is still on.' }
   },
-  'air hose': { open: 'air hose connected', close: 'Air off, then hose off', forbids: { move: 'The air hose is still on.' } },
+  'air hose': {
+    open: 'air hose connected',
+    close: 'Air off, then hose off',
+    forbids: { move: 'The air hose is still on.', leave: 'The air hose is still on.' }
+  },
   vent: { open: 'vent open', close: 'Shut the vent', forbids: {} },
   drains: { open: 'drains open', close: 'Shut the drains', forbids: {} },
   isolator: { open: 'isolator shut', close: 'Open the isolator', forbids: { move: 'An isolator is still shut after its test.' } },

@@ -7,6 +7,8 @@ const typing = 'input, textarea, select, dialog, .bx--modal.is-visible';
  */
 export function answerKey(event: KeyboardEvent, does: Readonly<Record<string, () => void>>, others: (key: string) => boolean | undefined) {
   if (event.ctrlKey || event.metaKey || event.altKey || (event.target as HTMLElement).closest(typing)) return;
+  // A button that went away with its answer took the focus with it: under a dialog no key but the one that shuts it is heard.
+  if (event.key !== 'Escape' && document.querySelector('.bx--modal.is-visible')) return;
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
   const act = does[key];
   if (act) act();

@@ -1,8 +1,8 @@
 import { type Condition, type Fitting, fittingsOf, type OccasionKey, occasionOf, registerOf, type Place, walksOf } from '../../commission';
 import type { FitOut } from '../../engine';
 import { mark, psi } from '../../units';
-import type { Phase, Proof, StepRule } from '../step';
-import { drains, gas, glass, solid } from './fits';
+import type { Gate, Phase, Proof, StepRule } from '../step';
+import { drains, gas, glass, sentences, solid, spirit, wheels } from './fits';
 
 /** PROCEDURES OF OTHER OCCASIONS: on air, on borrowed steam, the first fire, a test in steam, and cold work. Steps of their own, and those of the day that they share. */
 
@@ -56,7 +56,7 @@ const walk = (key: string, at: (f: FitOut) => number, of: readonly Place['of'][]
   why: (f) =>
     at(f) === 0
       ? 'What leaks cold is found before there is heat behind it.'
-      : 'Small ones often take up as it warms. One that grows with the needle does not.',
+      : 'Small ones often take up as it warms. One that grows with the pressure does not.',
   caution: (f) =>
     at(f) === 0 ? undefined : 'Look, and keep hands and face out of the way of a jet: what blows is not felt for with a finger.',
   proof: swept(at, of),
@@ -98,6 +98,20 @@ const rig = (
 type Part = { readonly from?: readonly string[]; readonly own?: readonly StepRule[] };
 type Composed = Readonly<Partial<Record<Phase, Part>>>;
 
+const putBack: StepRule = {
+  key: 'put-back',
+  what: 'What was set for it, put back',
+  how: (f) =>
+    sentences(
+      drains(f) && 'Drains as they are left.',
+      (f.drive === 'gears' || f.drive === 'clutch') && 'Out of drive, or as it stands.',
+      'Everything that was opened, shut.'
+    ),
+  why: 'Whoever comes next finds it as the book says.',
+  closes: ['drains', 'gear', 'chocks'],
+  minutes: 1
+};
+
 const turned: readonly string[] = ['fastenings', 'brakes', 'drains-free', 'road-gear', 'place'];
 const oiled: readonly string[] = ['mechanical', 'oil-round', 'hold-regulator', 'hold-gear', 'hold-brake', 'hold-drains'];
 const left: readonly string[] = ['covers', 'faults-written'];
@@ -117,7 +131,7 @@ const air: Composed = {
       {
         key: 'air-supply',
         what: (f) => `Air set at no more than ${p(airAt(f))}`,
-        how: 'By its own regulator, with a valve at hand that lets all of it go. Begin with a third of it.',
+        how: 'By the reducing valve of its supply, with a tap at hand that lets all of it go. Begin with a third of it.',
         why: 'A chassis that is free turns on a few pounds. What does not, binds.',
         must: true,
         minutes: 2
@@ -132,7 +146,7 @@ const air: Composed = {
     own: [
       {
         key: 'air-on',
-        what: 'Air hose on, clear of the wheels and the motion',
+        what: (f) => `Air hose on, clear of the ${wheels(f) ? 'wheels and the ' : ''}motion`,
         how: 'Tied at both ends. Nobody’s hands in the motion from now on.',
         why: 'It starts by itself when the pressure is enough.',
         opens: ['air hose'],
@@ -146,8 +160,12 @@ const air: Composed = {
       {
         key: 'air-turns',
         what: 'Turned over on air, both ways',
-        how: 'Chocked, or off the rails on a stand. Crack it, and let it find its way. Listen to it: four even beats, or what it has.',
-        why: 'What binds shows as a beat that comes late, and as a needle that has to rise for it.',
+        how: (f) =>
+          sentences(
+            wheels(f) && 'Chocked, or off the rails on a stand.',
+            'Crack it, and let it find its way. Listen to it: even beats, as many as it has.'
+          ),
+        why: 'What binds shows as a beat that comes late, and as air that has to be raised for it.',
         caution: 'Hands out of the motion: it starts without a word.',
         needs: ['air-on'],
         minutes: 5
@@ -155,7 +173,8 @@ const air: Composed = {
       {
         key: 'air-starts',
         what: 'The lowest pressure at which it starts by itself',
-        how: 'From four places of the wheel, in both gears, and the worst of them written down.',
+        how: (f) =>
+          `From four places of a turn${f.cylinders.reverser === 'none' ? '' : ', in both gears'}, and the worst of them written down.`,
         why: 'It is the one number that says how free it is, and can be held against next year’s.',
         asks: () => ['starts at'],
         needs: ['air-turns'],
@@ -191,7 +210,8 @@ const air: Composed = {
         closes: ['air hose'],
         needs: ['air-on'],
         minutes: 2
-      }
+      },
+      putBack
     ]
   },
   'Put away': { from: left }
@@ -205,7 +225,7 @@ const borrowed: Composed = {
         key: 'lender',
         what: 'The other boiler: its papers, its keeper, its water',
         how: 'In date and looked after by its own keeper, who stands at it and says when its water must be fed. You do not keep two.',
-        why: 'Its glass falls by what you take, and its keeper is who sees it.',
+        why: 'Its water falls by what you take, and its keeper is who sees it.',
         must: true,
         minutes: 3
       }
@@ -243,7 +263,7 @@ const borrowed: Composed = {
       {
         key: 'borrowed-turns',
         what: 'Turned over on steam, both ways',
-        how: 'On a stand or chocked. Slowly, then a little faster, then slowly again.',
+        how: (f) => sentences(wheels(f) && 'On a stand or chocked.', 'Slowly, then a little faster, then slowly again.'),
         why: 'Hot, it is tighter than on air. What binds now bound then, a little.',
         caution: 'Hands out of the motion.',
         needs: ['borrowed-warm'],
@@ -276,7 +296,8 @@ const borrowed: Composed = {
         'The other engine has its own day.',
         { kind: 'rig', part: 'borrowed steam', on: false },
         { needs: ['borrowed-on'] }
-      )
+      ),
+      putBack
     ]
   },
   'Put away': { from: ['drain-all', 'rust', ...left] }
@@ -331,6 +352,15 @@ const accumulated: StepRule = {
   minutes: 15
 };
 
+const filledAgain: StepRule = {
+  key: 'filled-again',
+  when: (f) => f.storage === 'full',
+  what: 'Filled again for the time it stands',
+  how: (f) => `Cold, with treated water${glass(f) ? ', to the top of the glass' : ', until it stands in the opening'}.`,
+  why: 'It is left full: half wet is the worst of both.',
+  minutes: 5
+};
+
 const looked: readonly string[] = ['smokebox', 'tubes', 'grate', 'firebox', 'doors', 'fastenings'];
 const coldWork: Readonly<Record<'wash-out' | 'lay-up' | 'return' | 'tube sweep', Composed>> = {
   'wash-out': {
@@ -340,7 +370,7 @@ const coldWork: Readonly<Record<'wash-out' | 'lay-up' | 'return' | 'tube sweep',
           key: 'quite-cold',
           what: 'Cold, and no pressure: something opened that would blow',
           how: (f) => (f.vent ? 'Vent open, hand on the metal.' : 'An opening at the top loosened slowly, hand on the metal.'),
-          why: 'A needle on its pin is not an empty boiler.',
+          why: 'One that shows nothing is not an empty boiler.',
           must: true,
           minutes: 2
         }
@@ -368,7 +398,7 @@ const coldWork: Readonly<Record<'wash-out' | 'lay-up' | 'return' | 'tube sweep',
           key: 'wash-looked',
           what: 'Looked into, and what came out written down',
           how: 'Scale, mud, how much, from where. A light and a mirror.',
-          why: 'What comes out says whether the treatment is right.',
+          why: 'What comes out says whether the water is right for it.',
           needs: ['wash-washed'],
           minutes: 10
         },
@@ -382,23 +412,24 @@ const coldWork: Readonly<Record<'wash-out' | 'lay-up' | 'return' | 'tube sweep',
         }
       ]
     },
-    'Put away': { from: ['boiler-state', ...left] }
+    'Put away': { from: ['boiler-state', ...left], own: [filledAgain] }
   },
   'lay-up': {
     'Put away': {
       from: ['ash', 'tubes-swept', 'lubricator-drain', 'drain-all', 'rust', 'boiler-state', 'wicks-out', ...left],
       own: [
+        filledAgain,
         {
           key: 'lay-dated',
           what: 'Label on it: wet or dry, drained where, and the day',
-          how: 'On the regulator or its like, where whoever comes next puts a hand.',
+          how: 'Where whoever comes next puts a hand first.',
           why: 'In spring nobody remembers.',
           minutes: 2
         },
         {
           key: 'lay-turn',
           what: 'Left where it does not stand on one spot',
-          how: 'Turned a quarter each month, or off its wheels.',
+          how: 'Turned a quarter each month.',
           why: 'Rings and glands rust where they stand.',
           minutes: 2
         }
@@ -424,14 +455,19 @@ const coldWork: Readonly<Record<'wash-out' | 'lay-up' | 'return' | 'tube sweep',
         {
           key: 'return-nests',
           what: 'Nothing lives in it',
-          how: (f) => (solid(f) || gas(f) ? 'Chimney, burner or grate, every pipe that was open.' : 'Every pipe that was open.'),
+          how: (f) =>
+            solid(f)
+              ? 'Chimney, grate, every pipe that was open.'
+              : gas(f) || spirit(f)
+                ? 'Chimney, burner, every pipe that was open.'
+                : 'Every pipe that was open.',
           why: 'A nest in a flue is found by smoke in the face.',
           minutes: 3
         }
       ]
     },
     'Fill and oil': {
-      from: ['mechanical', 'oil-round', 'wicks'],
+      from: ['mechanical', 'oil-round'],
       own: [
         coldWalk,
         {
@@ -452,6 +488,7 @@ const coldWork: Readonly<Record<'wash-out' | 'lay-up' | 'return' | 'tube sweep',
       own: [
         {
           key: 'swept-all',
+          when: (f) => registerOf(f).some((p) => p.kind === 'tube'),
           what: 'Every tube swept, end to end',
           how: 'From the end that opens, a brush of their bore, counted as you go.',
           why: 'One choked tube is a share of the fire that makes no steam.',
@@ -492,6 +529,15 @@ const added: Partial<Record<OccasionKey, Readonly<Partial<Record<Phase, readonly
   'steam test': { 'Fill and oil': [coldWalk], Raise: walksUp(['boiler', 'chassis']), Prove: [accumulated] }
 };
 
+/** Where nothing is lit no step waits for a fire to be out, nor for what it has to cool from. */
+const unlit = (rule: StepRule): StepRule => ({
+  ...rule,
+  gates: (f) => {
+    const gates: readonly Gate[] = typeof rule.gates === 'function' ? rule.gates(f) : (rule.gates ?? []);
+    return gates.filter((g) => g.kind !== 'fire out' && !(g.kind === 'seen' && g.what === 'engine cold'));
+  }
+});
+
 type Library = readonly { readonly phase: Phase; readonly rules: readonly StepRule[] }[];
 
 /** The library of an occasion: by phase and in the order in which the work is done. */
@@ -501,7 +547,14 @@ export function libraryOf(library: Library, occasion: OccasionKey): Library {
     const all = new Map(library.flatMap(({ rules }) => rules.map((r) => [r.key, r] as const)));
     return library.map(({ phase }) => {
       const { from = [], own = [] } = of[phase] ?? {};
-      return { phase, rules: [...from.flatMap((key) => all.get(key) ?? []), ...own] };
+      return {
+        phase,
+        rules: [
+          ...own.filter((r) => r === filledAgain),
+          ...from.flatMap((key) => all.get(key) ?? []),
+          ...own.filter((r) => r !== filledAgain)
+        ].map(unlit)
+      };
     });
   }
   const more = added[occasion];

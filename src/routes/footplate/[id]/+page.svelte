@@ -57,7 +57,7 @@
     k: () => void (dialog = 'watch'),
     l: () => void (drill = true),
     '?': () => void (dialog = 'keys'),
-    Escape: () => void (action = undefined)
+    Escape: () => void (action = dialog = undefined) // A dialog hears it only while something in it has the focus.
   };
 
   let live = $state(false);
