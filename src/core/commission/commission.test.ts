@@ -277,15 +277,16 @@ describe('the sweep', () => {
       ],
       'grows',
       false
-    ][
-      ('union',
+    ],
+    [
+      'union',
       [
         [0, 'dry'],
         [30, 'weeps'],
         [50, 'weeps']
       ],
       'stays',
-      false)
+      false
     ],
     [
       'tube',
