@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -5,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import postgres from 'postgres';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { patterns } from '../../src/core/engine';
 import { leftBehind, parts } from '../../src/server/archive/tables';
 import { as, url } from './client';
 import { emptyBook, hasServer } from './process';
@@ -17,7 +19,16 @@ describe.skipIf(!hasServer || !url)('a club as one archive', () => {
   let archive: Uint8Array;
   beforeAll(async () => {
     other = await emptyBook('joram_archive');
-    const { cookie } = await as('wenna');
+    const { cookie, post } = await as('wenna');
+    // A picture and a build, which the demo has none of.
+    const picture = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3, 0, 255]);
+    const sum = createHash('sha256').update(picture).digest('hex');
+    const kept = await fetch(`${url}/api/photos/${sum}`, { method: 'PUT', headers: { cookie }, body: new Uint8Array(picture) });
+    expect(kept.status).toBe(200);
+    const { id } = (await post('/api/engines', { ...patterns[2]!.fitOut, name: `Taken along ${Date.now()}` })).body as { id: string };
+    const form = { cookie, origin: url, 'content-type': 'application/x-www-form-urlencoded' };
+    const begun = await fetch(`${url}/build/${id}?/begun`, { method: 'POST', headers: form, body: new URLSearchParams({ has: 'boiler' }) });
+    expect(begun.status).toBe(200);
     archive = new Uint8Array(await (await fetch(`${url}/club.zip`, { headers: { cookie } })).arrayBuffer());
     writeFileSync(file, archive);
   });
@@ -47,6 +58,7 @@ describe.skipIf(!hasServer || !url)('a club as one archive', () => {
     expect(Object.keys(files).sort()).toEqual(['manifest.json', ...Object.keys(manifest.files)].sort());
     expect(manifest.files['entry.jsonl'].rows).toBeGreaterThan(5000);
     const members = new TextDecoder().decode(files['member.jsonl']);
+    for (const name of ['photo', 'build_entry']) expect(manifest.files[`${name}.jsonl`].rows).toBeGreaterThan(0);
     expect(members).toContain('Wenna Thrale');
     expect(members).not.toMatch(/secret|argon2/);
     expect(new TextDecoder().decode(files['csv/engine.csv']).split('\n').length).toBeGreaterThan(10);

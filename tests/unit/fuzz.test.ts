@@ -53,6 +53,10 @@ describe.skipIf(!hasServer)('bad bytes', () => {
     entry('tick', { step: 'papers', outcome: 'done', initials: 'AR' }),
     entry('fault', { text: 'weep', forbids: 'nothing' }),
     entry('lift', { valve: 1, lifted: 6e5 }),
+    entry('cell', { item: 'Regulator', in: 'cold', result: 'good', text: 'free' }),
+    entry('sweep', { place: 'Gauge union', at: 0, is: 'dry' }),
+    entry('rig', { part: 'lever', which: 'on the whistle', on: true, for: 3600 }),
+    entry('photo', { sum: 'a'.repeat(64), what: 'a weep' }),
     entry('handover', { to: 'X', next: 'y' }),
     { ...entry('strike', {}), strikes: crypto.randomUUID() }
   ];

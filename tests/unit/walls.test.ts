@@ -35,6 +35,7 @@ describe.skipIf(!adminUrl || !appUrl)('row-level security, under the role that s
     const names = (await tables).map((t) => t.name);
     expect(names).toEqual([
       'audit',
+      'build_entry',
       'club',
       'engine',
       'entry',
@@ -45,6 +46,7 @@ describe.skipIf(!adminUrl || !appUrl)('row-level security, under the role that s
       'kept_figure',
       'member',
       'paper',
+      'photo',
       'proof',
       'reset',
       'rules',
@@ -55,7 +57,11 @@ describe.skipIf(!adminUrl || !appUrl)('row-level security, under the role that s
       const count = async (club: string | undefined) =>
         (await asClub(club, (tx) => tx`select count(*)::int as n from ${tx(name)} where club_id = ${ours!.club_id}`))[0]!.n as number;
       // The table has something of ours to find (invitations and the like are made later), which only we find.
-      if (!['audit', 'fit_out_version', 'invitation', 'kept_figure', 'proof', 'reset', 'rules', 'session'].includes(name))
+      if (
+        !['audit', 'build_entry', 'fit_out_version', 'invitation', 'kept_figure', 'photo', 'proof', 'reset', 'rules', 'session'].includes(
+          name
+        )
+      )
         expect(await count(ours!.club_id), name).toBeGreaterThan(0);
       expect(await count(theirs!.club_id), name).toBe(0);
       expect(await count(undefined), name).toBe(0);
