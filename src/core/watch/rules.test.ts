@@ -27,6 +27,8 @@ const open = (m: number, thing: 'plug' | 'fan' | 'funnel'): Made => [m, 'thing',
 const water = (m: number, ml: number): Made => [m, 'water', { act: 'in', volume: ml * 1e-6 }];
 const sign: Made = [60, 'sign', { as: 'keeper', name: 'Wenna' }];
 
+const swept = (m: number, place: string, is: 'weeps' | 'blows' | 'disturbed'): Made => [m, 'sweep', { place, at: psi(30), is }];
+const rig = (m: number, lasts: number): Made => [m, 'rig', { part: 'lever', on: lasts > 0, ...(lasts ? { for: lasts } : {}) }];
 const bittern = 'Little Bittern';
 const run = [lit, phase(1, 'Run'), v(1, 'regulator', 0.4)];
 const fallen = (pounds: number, level: number, from = 62): Made[] => [
@@ -43,6 +45,15 @@ const electric = 'Lantern';
 /** Rule, engine, what was told, in which minute it is asked, whether it is said then. Pairs lie close about a threshold. */
 type Case = [rule: string, engine: string, made: Made[], minute: number, said: boolean];
 const cases: Case[] = [
+  ['leak stops', bittern, [lit, swept(1, 'Firebox stays', 'weeps')], 1, true],
+  ['leak stops', bittern, [swept(1, 'Firebox stays', 'weeps')], 1, false],
+  ['leak stops', bittern, [lit, swept(1, 'Gauge union', 'weeps')], 1, false],
+  ['leak stops', bittern, [lit, swept(1, 'Gauge union', 'blows')], 1, true],
+  ['leak stops', bittern, [lit, swept(1, 'Firebox stays', 'weeps'), swept(2, 'Firebox stays', 'disturbed')], 2.1, false],
+  ['leak stops', bittern, [lit, swept(1, 'Firebox stays', 'weeps'), fire(2, 'out')], 2.1, false],
+  ['rig late', bittern, [lit, rig(1, 600)], 10.9, false],
+  ['rig late', bittern, [lit, rig(1, 600)], 11.1, true],
+  ['rig late', bittern, [lit, rig(1, 600), rig(5, 0)], 20, false],
   ['no water', bittern, [lit, look(1, 'not seen')], 1, true],
   ['no water', bittern, [lit, look(1, 'bottom nut')], 1, true],
   ['no water', bittern, [lit, look(1, 'top nut')], 1, false],

@@ -2,6 +2,7 @@ import type { Rule } from '../rule';
 import { airIn } from './air-in';
 import { barred } from './barred';
 import { blowBack } from './blow-back';
+import { leakStops, rigLate } from './commissioning';
 import { doorDraught } from './door-draught';
 import { drains } from './drains';
 import { falling, rising } from './drifts';
@@ -43,6 +44,7 @@ export const rules: readonly Rule[] = [
   noWater,
   litUnproven,
   overPressure,
+  leakStops,
   spiral,
   low,
   barred,
@@ -51,6 +53,7 @@ export const rules: readonly Rule[] = [
   mayBeLow,
   falling,
   glassStill,
+  rigLate,
   keeperGone,
   glanceRule,
   high,
