@@ -40,6 +40,7 @@ export async function buildPage(club: string, engineId: string) {
       cells: before?.cells ?? [],
       swept: judgeSweep(register, before?.swept ?? []).map((j) => ({ ...j, words: judgedWords(j, fitOut.workingPressure) })),
       looked: before?.swept ?? [],
+      own: before?.own ?? [],
       buries: facts ? buries(facts) : [],
       rigs: Object.values(before?.rigs ?? {}),
       sessions: facts?.sessions ?? [],

@@ -28,7 +28,9 @@
     const all = [...section.shell, ...section.dry, ...(section.dome ? [section.dome] : []), ...points.map((p) => ({ ...p, w: 0, h: 0 }))];
     const [x0, x1] = [Math.min(...all.map((r) => r.x)), Math.max(...all.map((r) => r.x + r.w))];
     const [z0, z1] = [Math.min(...all.map((r) => r.z)), Math.max(...all.map((r) => r.z + r.h))];
-    const room = { w: width - size - 16, h: Math.min(340, Math.max(200, width * 0.5)) - size - 8 };
+    // One that stands upright is given the height it needs to be pointed at.
+    const least = z1 - z0 > x1 - x0 ? 340 : 200;
+    const room = { w: width - size - 16, h: Math.min(380, Math.max(least, width * 0.5)) - size - 8 };
     const scale = Math.max(1, Math.min(room.w / (x1 - x0), room.h / (z1 - z0)));
     const left = (width - (x1 - x0) * scale) / 2;
     const px = (x: number) => left + (x - x0) * scale;
@@ -53,7 +55,7 @@
       }
       placed.push(at);
     }
-    return { px, py, scale, height, placed };
+    return { px, py, scale, height, placed, from: points.map((p) => ({ x: px(p.x), y: py(p.z) })) };
   });
 </script>
 
@@ -80,6 +82,16 @@
         width={r.w * layout.scale}
         height={Math.max(1, r.h * layout.scale)}
       />{/each}
+    {#each layout.from as from, i (i)}
+      {@const to = layout.placed[i]!}
+      <!-- One that had to give way still shows where it belongs. -->
+      {#if Math.hypot(from.x - to.x, from.y - to.y) > 6}<path class="leader" d="M{from.x} {from.y}L{to.x} {to.y}" /><circle
+          class="end"
+          cx={from.x}
+          cy={from.y}
+          r="3"
+        />{/if}
+    {/each}
   </svg>
   {#each spots as spot, i (spot.at)}
     {@const p = layout.placed[i]!}
@@ -112,6 +124,13 @@
   .thin {
     stroke: var(--rule);
     stroke-width: 1;
+  }
+  .leader {
+    stroke: var(--ink2);
+    stroke-width: 1;
+  }
+  .end {
+    fill: var(--ink2);
   }
   button {
     position: absolute;

@@ -3,6 +3,7 @@
   import { enhance } from '$app/forms';
   import { sheetOf } from '$core/proof';
   import FieldEditor from '$lib/form/FieldEditor.svelte';
+  import Blank from '$lib/proof/Blank.svelte';
   import Findings from '$lib/proof/Findings.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { printMarks } from '$core/units';
@@ -19,7 +20,7 @@
 </script>
 
 <svelte:head><title>{of.name} · {data.engine.name} · Joram</title></svelte:head>
-<div class="sheet">
+<div class="sheet no-print">
   <TitleBlock
     cells={[
       { label: 'Worksheet', value: of.name, wide: true },
@@ -44,6 +45,7 @@
         </p>{/if}
       <div class="row">
         <button class="plain" formaction="?/work&engine={data.engine.id}">Work it out</button>
+        <button type="button" class="quiet" onclick={() => print()}>Print it blank, for the clipboard</button>
         <button class="plain go" formaction="?/keep&engine={data.engine.id}">Keep the worksheet</button>
       </div>
       <p class="second">Kept, it is not changed any more: another is made in its place. Only the boiler examiner signs it.</p>
@@ -63,6 +65,7 @@
     </div>
   </div>
 </div>
+<Blank name={of.name} engine={data.engine.name} {fields} how={of.how} judgedBy="{data.rules.name}. {data.rules.source}" />
 
 <style>
   .row {
