@@ -31,6 +31,7 @@ for (const [width, viewport] of Object.entries(widths)) {
     // Barred without papers: an owner answers for it, in words that stay.
     await page.getByRole('button', { name: 'Start steaming' }).click();
     const begin: Typed[] = [
+      { label: 'Occasion', type: 'Steaming' },
       { label: 'What for', type: 'Steam test' },
       { label: /^Public running/, type: 'yes' },
       { label: /^Why is it steamed all the same/, type: 'Papers are with the secretary' }
@@ -50,7 +51,10 @@ for (const [width, viewport] of Object.entries(widths)) {
     const thumb = page.locator('.thumb');
     await thumb.getByRole('button', { name: 'Fault', exact: true }).click();
     await thumb.getByText('not with passengers').click();
-    await typeInto(thumb, [{ label: 'The fault in your own words', type: 'Left clack weeps at the union' }]);
+    await typeInto(thumb, [
+      { label: 'Where on the engine', type: 'Gauge union' },
+      { label: 'The fault in your own words', type: 'Left clack weeps at the union' }
+    ]);
     await thumb.getByRole('button', { name: 'Log fault' }).click();
     await allActions(page);
     await thumb.getByRole('button', { name: 'Note', exact: true }).click();

@@ -23,7 +23,11 @@ describe.skipIf(!hasServer || !url)('a club as one archive', () => {
     // A picture and a build, which the demo has none of.
     const picture = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3, 0, 255]);
     const sum = createHash('sha256').update(picture).digest('hex');
-    const kept = await fetch(`${url}/api/photos/${sum}`, { method: 'PUT', headers: { cookie }, body: new Uint8Array(picture) });
+    const kept = await fetch(`${url}/api/photos/${sum}`, {
+      method: 'PUT',
+      headers: { cookie, 'content-type': 'image/jpeg' },
+      body: new Uint8Array(picture)
+    });
     expect(kept.status).toBe(200);
     const { id } = (await post('/api/engines', { ...patterns[2]!.fitOut, name: `Taken along ${Date.now()}` })).body as { id: string };
     const form = { cookie, origin: url, 'content-type': 'application/x-www-form-urlencoded' };

@@ -23,6 +23,15 @@ export interface Swept extends SweepSaid {
   readonly by: string;
 }
 
+/** Places that were named by whoever swept them, each once. */
+export const namedIn = (said: readonly SweepSaid[]): Place[] => [
+  ...new Map(
+    said.flatMap((s) =>
+      s.kind ? [[s.place, { name: s.place, kind: s.kind, of: 'boiler', at: s.kind === 'gas' ? 'gas' : 'top' } as const] as const] : []
+    )
+  ).values()
+];
+
 /** Pressures of a walk, Pa at the gauge: cold, 30 and 50 psi where working pressure is well above them, and working pressure. */
 export const walksOf = ({ workingPressure: wp, gauge }: Pick<FitOut, 'workingPressure' | 'gauge'>): number[] => [
   0,

@@ -1,4 +1,4 @@
-import { cellsLeft, conditionKeys, fittingsOf, type Left, occasionOf, registerOf } from '../commission';
+import { cellsLeft, conditionKeys, fittingsOf, type Left, namedIn, occasionOf, type Place, registerOf } from '../commission';
 import type { Log } from './fold';
 
 /** Whether it is being built, or worked on for something else than steaming: its matrix is kept then. */
@@ -19,8 +19,11 @@ export function leftToTouch(log: Pick<Log, 'context' | 'state'>): readonly Left[
   );
 }
 
+/** Every place of it that can leak, with those that were named, before or today. */
+export const registerIn = ({ context: { fitOut, begun }, state }: Pick<Log, 'context' | 'state'>): Place[] =>
+  registerOf(fitOut, [...(begun?.before?.own ?? []), ...namedIn(state.swept)]);
+
 /** Where on an engine something can be said to be, by name: what can leak, and what can be touched. */
-export function placesOf({ context: { fitOut, begun } }: Pick<Log, 'context'>): string[] {
-  const leak = registerOf(fitOut, begun?.before?.own).map((p) => p.name);
-  return [...new Set([...leak, ...fittingsOf(fitOut).map((x) => x.name)])];
-}
+export const placesOf = (log: Pick<Log, 'context' | 'state'>): string[] => [
+  ...new Set([...registerIn(log), ...fittingsOf(log.context.fitOut)].map((p) => p.name))
+];

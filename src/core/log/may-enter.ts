@@ -1,7 +1,8 @@
-import { cellRefused, type Condition, fittingsOf, isOn, registerOf, rigRefused, rigsStay, walkRefused, walksOf } from '../commission';
+import { cellRefused, type Condition, fittingsOf, isOn, rigRefused, rigsStay, walkRefused, walksOf } from '../commission';
 import { needsPair } from '../sums';
 import { mark, psi } from '../units';
 import { accumulationRefused, underWay } from './accumulation';
+import { registerIn } from './commissioned';
 import type { Entry } from './entry';
 import type { Log } from './fold';
 import { jointNames, jointsLack } from './joints';
@@ -96,12 +97,8 @@ function touching(body: Bodies['cell'], log: Log): NotEntered | undefined {
 
 /** A walk is made at a pressure that the needle shows, past places that are there. */
 function sweeping({ place, at, is, kind }: Bodies['sweep'], { state, context }: Log, now: number): NotEntered | undefined {
-  const { fitOut, begun } = context;
-  if (
-    !kind &&
-    !registerOf(fitOut, begun?.before?.own).some((p) => p.name === place) &&
-    !state.swept.some((s) => s.place === place && s.kind)
-  )
+  const { fitOut } = context;
+  if (!kind && !registerIn({ state, context }).some((p) => p.name === place))
     return { field: 'body.place', sentence: `“${place}” is on no list of this engine: say what it is (a union, a gland), and it is.` };
   if (is === 'disturbed') return undefined;
   if (!walksOf(fitOut).some((p) => Math.abs(p - at) < 1000))

@@ -4,6 +4,7 @@
     type Bodies,
     isCommissioned,
     leftToTouch,
+    registerIn,
     feedsProven,
     forbids,
     type Item,
@@ -13,7 +14,7 @@
     standingOpen,
     whyNot
   } from '$core/log';
-  import { judgedWords, judgeSweep, leftWords, registerOf, rigWords } from '$core/commission';
+  import { judgedWords, judgeSweep, leftWords, rigWords } from '$core/commission';
   import { dayWords, printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock } from '../sheet/when';
@@ -29,9 +30,7 @@
   const open = $derived(standingOpen(foot.state));
   const rigs = $derived(Object.values(foot.state.rigs).map(rigWords));
   const left = $derived(leftToTouch(foot.log));
-  const leaking = $derived(
-    judgeSweep(registerOf(f, foot.log.context.begun?.before?.own), foot.state.swept).filter((j) => j.trend !== 'dry')
-  );
+  const leaking = $derived(judgeSweep(registerIn(foot.log), foot.state.swept).filter((j) => j.trend !== 'dry'));
   const step = $derived(foot.procedure.steps.find((s) => s.key === 'fit-to-run'));
   const signed = $derived(step && foot.state.steps[step.key]);
   const waits = $derived(step && !signed ? whyNot(standing(step, foot.state, foot.procedure, foot.now)) : undefined);

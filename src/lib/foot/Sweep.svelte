@@ -9,12 +9,12 @@
     leaks,
     placeKinds,
     type PlaceKind,
-    registerOf,
     sweptIn,
     walkRefused,
     walksOf,
     walkWords
   } from '$core/commission';
+  import { registerIn } from '$core/log';
   import { printMarks } from '$core/units';
   import { Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import SweepDrawing from '../draw/SweepDrawing.svelte';
@@ -41,12 +41,7 @@
     cylinder: 'cylinders',
     gas: 'gas'
   };
-  const named = $derived(
-    foot.state.swept.flatMap((s) =>
-      s.kind ? [{ name: s.place, kind: s.kind, of: 'boiler', at: s.kind === 'gas' ? 'gas' : 'top' } as const] : []
-    )
-  );
-  const register = $derived(registerOf(f, [...(foot.log.context.begun?.before?.own ?? []), ...named]));
+  const register = $derived(registerIn(foot.log));
   const walks = $derived(walksOf(f));
   /** The walk that the needle is at, until another is chosen. */
   let picked = $state<number>();

@@ -1,7 +1,7 @@
 <script lang="ts">
   // What a session of commissioning leaves to be looked at: the walks, the matrix and what is left of it, rigs, pictures.
-  import { conditions, judgedWords, judgeSweep, leaks, leftWords, registerOf, rigWords, walksOf, walkWords } from '$core/commission';
-  import { isCommissioned, type Log, leftToTouch } from '$core/log';
+  import { conditions, judgedWords, judgeSweep, leaks, leftWords, rigWords, walksOf, walkWords } from '$core/commission';
+  import { isCommissioned, type Log, leftToTouch, registerIn } from '$core/log';
   import { printMarks } from '$core/units';
   import Photo from '../photo/Photo.svelte';
   import { unitChoice } from '../sheet/unit-choice';
@@ -13,12 +13,7 @@
   const began = $derived(log.state.began ?? '');
   const today = $derived(log.state.swept.filter((s) => s.when >= began));
   const walks = $derived(walksOf(f).filter((p) => today.some((s) => s.at === p && s.is !== 'disturbed')));
-  const register = $derived(
-    registerOf(f, [
-      ...(log.context.begun?.before?.own ?? []),
-      ...today.flatMap((s) => (s.kind ? [{ name: s.place, kind: s.kind, of: 'boiler', at: 'top' } as const] : []))
-    ])
-  );
+  const register = $derived(registerIn(log));
   const wet = $derived(judgeSweep(register, log.state.swept).filter((j) => j.trend !== 'dry'));
   const touched = $derived(Object.values(log.state.cells).filter((c) => c.at >= began));
   const left = $derived(isCommissioned(log) ? leftToTouch(log) : []);

@@ -6,8 +6,7 @@ import {
   type Cell,
   isBuilding,
   type OccasionKey,
-  type Place,
-  registerOf,
+  namedIn,
   type RigSaid,
   type Rigs,
   type Swept,
@@ -49,17 +48,7 @@ async function saidOf(tx: Tx, club: string, engineIds: readonly string[]): Promi
   return by;
 }
 
-/** Places that were named by whoever swept them. */
-const ownOf = (fitOut: FitOut, swept: readonly Swept[]): Place[] => {
-  const known = new Set(registerOf(fitOut).map((p) => p.name));
-  const own = new Map<string, Place>();
-  for (const s of swept)
-    if (s.kind && !known.has(s.place))
-      own.set(s.place, { name: s.place, kind: s.kind, of: 'boiler', at: s.kind === 'gas' ? 'gas' : 'top' });
-  return [...own.values()];
-};
-
-function commissioned(fitOut: FitOut, rows: readonly Row[], since: string | undefined): Commissioned | undefined {
+function commissioned(rows: readonly Row[], since: string | undefined): Commissioned | undefined {
   const of = (kind: Row['kind']) => rows.filter((r) => r.kind === kind);
   // By when its session began: a phone whose clock is behind is in the same build.
   const after = (r: Row) => since !== undefined && r.startedAt.toISOString() >= since;
@@ -73,15 +62,17 @@ function commissioned(fitOut: FitOut, rows: readonly Row[], since: string | unde
   // What was said last of each is what counts of it.
   const last = [...new Map(cells.map((c) => [`${c.item} · ${c.in}`, c])).values()].slice(-most.cells);
   if (since === undefined && !swept.length && !Object.keys(rigs).length) return undefined;
-  return { cells: last, swept, rigs, own: ownOf(fitOut, swept) };
+  return { cells: last, swept, rigs, own: namedIn(swept) };
 }
 
 export interface CommissionedIn {
   readonly before?: Commissioned;
   /** Its build, open or ended, with its log. */
   readonly log: readonly BuildEntry[];
-  /** Of an open build. */
+  /** Of its last build. */
   readonly facts?: BuildFacts;
+  /** That build is not ended. */
+  readonly building: boolean;
 }
 
 /** Of each engine: what earlier sessions showed, and how its build stands. */
@@ -107,8 +98,8 @@ export async function commissionedIn(
           .filter((b) => b.engineId === id)
           .map(({ kind, at, by, body }) => ({ kind, body, by, at: at.toISOString() }) as BuildEntry);
         const build = buildOf(log);
-        const before = commissioned(fitOut, said.get(id) ?? [], build?.since);
-        if (!isBuilding(build)) return [id, { log, ...(before ? { before } : {}) }];
+        const before = commissioned(said.get(id) ?? [], build?.since);
+        if (!build) return [id, { log, building: false, ...(before ? { before } : {}) }];
         const { faults = [], papers = [] } = stands.get(id) ?? {};
         const today = new Date().toISOString().slice(0, 10);
         const facts: BuildFacts = {
@@ -124,7 +115,7 @@ export async function commissionedIn(
           faults,
           papers: papers.filter((p) => p.expires >= today).map((p) => p.kind)
         };
-        return [id, { log, before: before!, facts }];
+        return [id, { log, before: before!, facts, building: isBuilding(build) }];
       })
     )
   );
@@ -158,4 +149,4 @@ const sheetsIn = (tx: Tx, club: string, engineId: string, since: string): Promis
   );
 
 /** How the stages of an open build stand; nothing where it has none. */
-export const standsOf = ({ facts }: CommissionedIn) => facts && buildStands(facts);
+export const standsOf = ({ facts, building }: CommissionedIn) => (facts && building ? buildStands(facts) : undefined);

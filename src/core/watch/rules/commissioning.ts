@@ -1,4 +1,5 @@
-import { judgedWords, judgeSweep, registerOf, rigParts, rigWords } from '../../commission';
+import { judgedWords, judgeSweep, rigParts, rigWords } from '../../commission';
+import { registerIn } from '../../log';
 import type { Rule } from '../rule';
 import { ms } from '../view';
 
@@ -11,8 +12,7 @@ export const leakStops: Rule = {
   clears: 'Fire out, the place taken apart, or dry at the same pressure.',
   finds: ({ fitOut, state, log }) => {
     if (!state.fire.litAt || state.fire.outAt || !state.swept.length) return undefined;
-    const own = state.swept.flatMap((s) => (s.kind ? [{ name: s.place, kind: s.kind, of: 'boiler', at: 'top' } as const] : []));
-    const worst = judgeSweep(registerOf(fitOut, [...(log.context.begun?.before?.own ?? []), ...own]), state.swept).filter((j) => j.stops);
+    const worst = judgeSweep(registerIn({ context: log.context, state }), state.swept).filter((j) => j.stops);
     const [first] = worst;
     if (!first) return undefined;
     // What an earlier day found counts from the match.
