@@ -80,7 +80,11 @@ export function beginAway(
 }
 
 /** What stood against it and its device had not heard of: said, for it was steamed all the same. */
-export const unheardOf = (stops: readonly string[], { begun, override }: Pick<BegunAway, 'begun' | 'override'>, today: string): string[] => {
+export const unheardOf = (
+  stops: readonly string[],
+  { begun, override }: Pick<BegunAway, 'begun' | 'override'>,
+  today: string
+): string[] => {
   const heard = new Set([...barsOf(begun, today, begun), ...(override?.of ?? [])]);
   return stops.filter((s) => !heard.has(s));
 };

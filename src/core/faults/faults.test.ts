@@ -93,6 +93,8 @@ describe('begun without a connection', () => {
   });
   it('what its device had not heard of is what the club knew beside it', () => {
     const { begun } = beginAway(book, { ...asked, faults: [{ text: 'a stay weeps', forbids: 'steaming' }], reason: 'caulked' });
-    expect(unheardOf(['Open fault: a stay weeps', 'Open fault: plug weeps'], { begun, override: null }, today)).toEqual(['Open fault: plug weeps']);
+    expect(unheardOf(['Open fault: a stay weeps', 'Open fault: plug weeps'], { begun, override: null }, today)).toEqual([
+      'Open fault: plug weeps'
+    ]);
   });
 });
