@@ -1,8 +1,10 @@
 // Remakes docs/screenshots from the demo data. Names given as arguments limit it to those pictures.
 import type { Page } from '@playwright/test';
+import { randomUUID } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { tell } from '../demo/story';
+import { type Condition, fittingsOf } from '../src/core/commission';
 import { patterns } from '../src/core/engine';
 import { psi } from '../src/core/units';
 import { launch, signInAs } from './browser';
@@ -58,6 +60,44 @@ const record = (name: string) => async (page: Page) => {
   await page.locator('.trend svg').first().waitFor();
 };
 
+/** A chassis that has been on air and on another boiler's steam, as hands tell it: with a cylinder that was mended and a lever that must come off. */
+const built = async (page: Page) => {
+  await open('/')(page);
+  const post = async (path: string, data: object) => (await page.request.post(`${url}${path}`, { data })).json();
+  const fitOut = patterns.find((p) => p.fitOut.name === 'Snipe')!.fitOut;
+  const { id } = await post('/api/engines', { ...fitOut, name: 'Sedge Wren', description: '0-4-0 side tank' });
+  await page.request.post(`${url}/build/${id}?/begun`, { form: { has: 'chassis' }, headers: { origin: url } });
+  const chassis = fittingsOf(fitOut).filter((f) => f.of === 'chassis');
+  const cells = (where: Condition) =>
+    chassis.filter((f) => f.in.includes(where)).map((f): [string, object] => ['cell', { item: f.name, in: where, result: 'good' }]);
+  const session = async (occasion: string, said: [string, object][]) => {
+    const { id: steaming } = await post(`/api/engines/${id}/steamings`, { occasion });
+    const from = Date.now() - 1000;
+    const bodies: [string, object][] = [...said, ['sign', { as: 'keeper', name: 'Wenna Thrale' }]];
+    const entries = bodies.map(([kind, body], i) => ({ id: randomUUID(), kind, at: new Date(from + i).toISOString(), body }));
+    const { refused } = await post(`/api/steamings/${steaming}/entries`, { entries });
+    if (refused?.length) throw new Error(JSON.stringify(refused));
+  };
+  await session('air', [
+    ['thing', { thing: 'air hose', open: true }],
+    ...cells('cold'),
+    ['cell', { item: 'Cylinder 2', in: 'air', result: 'not good', text: 'blows past the piston' }],
+    ...cells('air').map(([kind, body]): [string, object] => [kind, { ...body, since: 'ring renewed' }]),
+    ['measured', { what: 'starts at', pressure: psi(6) }],
+    ['thing', { thing: 'air hose', open: false }]
+  ]);
+  await session('borrowed', [
+    ['rig', { part: 'borrowed steam', on: true, of: 'Old Scoop', for: 1500 }],
+    ['rig', { part: 'lever', which: 'on the whistle', on: true, for: 6 * 3600 }],
+    ...cells('steam').slice(0, -1),
+    ['reading', { pressure: psi(30) }],
+    ['sweep', { place: 'Gland of cylinder 1', at: psi(30), is: 'weeps' }],
+    ['reading', { pressure: 0 }],
+    ['rig', { part: 'borrowed steam', on: false }]
+  ]);
+  await open(`/build/${id}`)(page);
+};
+
 /** The day sheet of a planned engine, once its worker has been asked. */
 const daySheet = (name: string) => async (page: Page) => {
   await open('/')(page);
@@ -67,7 +107,6 @@ const daySheet = (name: string) => async (page: Page) => {
 const tomorrow = new Date(Date.now() + 864e5).toISOString().slice(0, 10);
 
 const shots: readonly Shot[] = [
-  { name: 'sign-in', go: open('/sign-in') },
   { name: 'yard', as: 'wenna', go: open('/') },
   { name: 'yard-phone', as: 'wenna', at: phone, go: open('/') },
   { name: 'engine', as: 'wenna', go: engine('Little Bittern') },
@@ -118,6 +157,7 @@ const shots: readonly Shot[] = [
       await page.locator('article.first').waitFor();
     }
   },
+  { name: 'build', as: 'wenna', whole: true, go: built },
   { name: 'bench', as: 'wenna', go: open('/bench/power') },
   // Last, because it lights an engine.
   { name: 'raising', as: 'jory', go: raising }

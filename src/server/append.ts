@@ -1,12 +1,12 @@
 import { add, closing, type Entry, type EntryOf, fold, inOrder, type Log, mayNotEnter, placed } from '$core/log';
 import { retestMark } from '$core/procedure';
-import { isoDayIn, printMarks, Refusal, usualUnits } from '$core/units';
+import { printMarks, Refusal, usualUnits } from '$core/units';
 import { inClub, sql } from './database';
 import { tellRetests } from './fault-log';
 import { logIn } from './live/warm';
+import { refusedByBook } from './by-book';
 import { allowed, type Member } from './members';
 import { settle } from './sql/derived';
-import { obstaclesIn } from './start';
 import type { Tx } from './sql/json';
 import { derivePlans } from './sql/plan';
 import { together } from './together';
@@ -122,11 +122,7 @@ export async function appendEntries(member: Member, sentTo: string, sent: readon
     if (!log) return undefined;
     // What is here already is only sent again.
     const anew = entries.filter((e) => log.entries.every((known) => known.id !== e.id));
-    const kept = [
-      ...(await keepersRefused(tx, club, log, anew)),
-      ...(await lendersRefused(tx, member, anew)),
-      ...(await picturesRefused(tx, club, anew))
-    ];
+    const kept = await refusedByBook(tx, member, log, anew);
     const { taken, refused } = judge(
       entries.filter((e) => kept.every((r) => r.id !== e.id)),
       log,
@@ -160,66 +156,6 @@ async function filedIn(tx: Tx, club: string, sentTo: string): Promise<string> {
   if (!found?.joinedTo) return sentTo;
   await tx`select pg_advisory_xact_lock(hashtextextended(${found.joinedTo}, 0))`;
   return found.joinedTo;
-}
-
-/** An engine goes to a member who may keep one; by a sign-in name that is theirs, where it is not their own device that says so. */
-async function keepersRefused(tx: Tx, club: string, log: Log, entries: readonly Entry[]): Promise<Appended['refused'][number][]> {
-  const handed = entries.filter((e) => e.kind === 'handover' || e.kind === 'taken');
-  if (!handed.length) return [];
-  const members = await tx<{ name: string; signIn: string; roles: Member['roles'] }[]>`
-    select name, sign_in, roles from member where club_id = ${club} and left_at is null`;
-  const isTheirs = (name: string, signIn: string) => members.some((m) => m.name === name && m.signIn === signIn.trim().toLowerCase());
-  return handed.flatMap(({ id, ...entry }) => {
-    // Who keeps it by then: what comes in one batch has not been folded.
-    const before = handed.filter((e) => e.kind === 'taken' && e.at <= entry.at && e.id !== id).at(-1);
-    const keeper = before?.kind === 'taken' ? before.body.name : log.state.keeper;
-    if (entry.kind === 'handover' && entry.body.signIn !== undefined && !isTheirs(keeper, entry.body.signIn))
-      return [{ id, field: 'body.signIn', sentence: `${keeper} does not sign in as “${entry.body.signIn}”.` }];
-    const refusal =
-      entry.kind === 'handover'
-        ? !members.some((m) => m.name === entry.body.to && allowed(m, 'sign as keeper')) && {
-            field: 'body.to',
-            sentence: `${entry.body.to} is no member of this club who may keep an engine.`
-          }
-        : entry.kind === 'taken' &&
-          entry.body.signIn !== undefined &&
-          !isTheirs(entry.body.name, entry.body.signIn) && {
-            field: 'body.signIn',
-            sentence: `${entry.body.name} does not sign in as “${entry.body.signIn}”.`
-          };
-    return refusal ? [{ id, ...refusal }] : [];
-  });
-}
-
-/** Steam is taken of a boiler that stands in the book, with its papers in date and nothing against it. What was taken in spite of that is in no log. */
-async function lendersRefused(tx: Tx, { club, zone }: Member, entries: readonly Entry[]): Promise<Appended['refused'][number][]> {
-  const lent = entries.filter((e): e is EntryOf<'rig'> => e.kind === 'rig' && e.body.on && e.body.part === 'borrowed steam');
-  const refused = lent.map(async ({ id, at, body }): Promise<Appended['refused'][number][]> => {
-    const [lender] = await tx<
-      { id: string }[]
-    >`select engine_id as id from engine where club_id = ${club} and lower(name) = lower(${body.of ?? ''})`;
-    if (!lender)
-      return [
-        {
-          id,
-          field: 'body.of',
-          sentence: `“${body.of}” is no engine of this club: the papers of its boiler cannot be looked at. Enter it first.`
-        }
-      ];
-    const { stops } = await obstaclesIn(tx, club, lender.id, isoDayIn(at, zone), { before: at });
-    return stops.length ? [{ id, field: 'body.of', sentence: `No steam is taken of ${body.of}: ${stops.join('; ')}.` }] : [];
-  });
-  return (await Promise.all(refused)).flat();
-}
-
-/** A picture is told of when its bytes are here. */
-async function picturesRefused(tx: Tx, club: string, entries: readonly Entry[]): Promise<Appended['refused'][number][]> {
-  const told = entries.filter((e): e is EntryOf<'photo'> => e.kind === 'photo');
-  if (!told.length) return [];
-  const here = await tx<{ sum: string }[]>`select sum from photo where club_id = ${club} and sum in ${tx(told.map((e) => e.body.sum))}`;
-  return told
-    .filter((e) => here.every((h) => h.sum !== e.body.sum))
-    .map(({ id }) => ({ id, field: 'body.sum', sentence: 'The picture itself has not come: it is sent first.' }));
 }
 
 /** Each entry by the log as it stands before it, in the order in which they were made. What is there already is only sent again. */

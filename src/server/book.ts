@@ -1,3 +1,4 @@
+import { occasionKeys, occasionOf } from '$core/commission';
 import { type Carried, carriedOver, fold, type Summary } from '$core/log';
 import { inClub } from './database';
 import { entriesIn } from './sql/entry';
@@ -46,16 +47,22 @@ export const lastSteamings = (club: string, engineId: string) =>
     where club_id = ${club} and engine_id = ${engineId} and started_at is not null and thrown_away is null order by started_at desc limit 8`
   );
 
-/** What the last finished steaming of each engine left for the next: one query. */
+/** Occasions with a fire of their own. */
+const fired = occasionKeys.filter((key) => occasionOf(key).by === 'own fire');
+
+/** What the last finished steaming of each engine left for the next, and cold work or a session on air since beside it: one query. */
 export async function leftBy(tx: Tx, club: string, engineIds: readonly string[]): Promise<Map<string, readonly Carried[]>> {
   const rows = await tx<{ id: string; engineId: string; carried: Carried[] | null }[]>`
-    select s.* from unnest(${engineIds as string[]}::uuid[]) as e (id) cross join lateral (
-      select steaming_id as id, engine_id, summary->'carried' as carried from steaming
-      where club_id = ${club} and engine_id = e.id and ended_at is not null and thrown_away is null
-      order by started_at desc limit 1) s`;
-  return new Map(
-    await Promise.all(rows.map(async ({ id, engineId, carried }) => [engineId, carried ?? (await readAnew(tx, club, id))] as const))
+    select s.id, s.engine_id, s.carried from unnest(${engineIds as string[]}::uuid[]) as e (id) cross join lateral (
+      select steaming_id as id, engine_id, summary->'carried' as carried, started_at, max(started_at) filter (where fired) over () as last from (
+        select *, coalesce(begun->>'occasion', 'running') = any(${fired}) as fired from steaming
+        where club_id = ${club} and engine_id = e.id and ended_at is not null and thrown_away is null
+        order by started_at desc limit 12) ended) s
+    where s.last is null or s.started_at >= s.last order by s.started_at desc`;
+  const left = await Promise.all(
+    rows.map(async ({ id, engineId, carried }) => ({ engineId, carried: carried ?? (await readAnew(tx, club, id)) }))
   );
+  return new Map(engineIds.map((id) => [id, left.flatMap((l) => (l.engineId === id ? l.carried : []))]));
 }
 
 /** A summary that an earlier version kept does not say it. */

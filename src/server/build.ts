@@ -30,19 +30,19 @@ export async function buildPage(club: string, engineId: string) {
     if (!found) return undefined;
     const { fitOut, of, build, stands } = found;
     const { facts, before } = of;
-    const register = registerOf(fitOut, before?.own);
+    const register = registerOf(fitOut, before.own);
     return {
       fitOut,
       build,
       log: of.log,
       stands,
       left: facts ? cellsLeft(fittingsOf(fitOut), facts.cells, conditionKeys) : [],
-      cells: before?.cells ?? [],
-      swept: judgeSweep(register, before?.swept ?? []).map((j) => ({ ...j, words: judgedWords(j, fitOut.workingPressure) })),
-      looked: before?.swept ?? [],
-      own: before?.own ?? [],
+      cells: before.cells,
+      swept: judgeSweep(register, before.swept).map((j) => ({ ...j, words: judgedWords(j, fitOut.workingPressure) })),
+      looked: before.swept,
+      own: before.own,
       buries: facts ? buries(facts) : [],
-      rigs: Object.values(before?.rigs ?? {}),
+      rigs: Object.values(before.rigs),
       sessions: facts?.sessions ?? [],
       sheets: facts?.sheets ?? [],
       faults: facts?.faults ?? [],
@@ -59,7 +59,9 @@ async function openIn(
   const [row] = await tx<{ fitOut: FitOut }[]>`select fit_out from engine where club_id = ${club} and engine_id = ${engineId}`;
   if (!row) return undefined;
   const fitOut = fitOutOf(row.fitOut);
-  const of = (await commissionedIn(tx, club, [{ id: engineId, fitOut }], await inBookOf(tx, club, [engineId]))).get(engineId)!;
+  const of = (await commissionedIn(tx, club, [{ id: engineId, fitOut }], await inBookOf(tx, club, [engineId]), { ended: true })).get(
+    engineId
+  )!;
   return { fitOut, of, build: buildOf(of.log), stands: of.facts ? buildStands(of.facts) : [] };
 }
 
@@ -86,13 +88,3 @@ export const tellBuild = (member: Member, engineId: string, said: BuildSaid): Pr
     await tx`insert into build_entry (club_id, entry_id, engine_id, kind, by_id, by_name, body)
       values (${club}, ${newId()}, ${engineId}, ${said.kind}, ${member.id}, ${member.name}, ${json(tx, body)})`;
   });
-
-/** Engines that are being built now, by name. */
-export const building = (club: string) =>
-  inClub(
-    club,
-    (tx) => tx<{ id: string; name: string; since: Date }[]>`
-      select e.engine_id as id, e.name, b.at as since from engine e cross join lateral (
-        select kind, at from build_entry where club_id = e.club_id and engine_id = e.engine_id and kind <> 'skipped' order by seq desc limit 1) b
-      where e.club_id = ${club} and b.kind = 'begun' order by e.name`
-  );

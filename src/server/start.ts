@@ -1,4 +1,4 @@
-import { type OccasionKey, occasionKeys, occasionOf, occasions } from '$core/commission';
+import { type OccasionKey, occasionKeys, occasions } from '$core/commission';
 import { type FitOut, fitOutOf } from '$core/engine';
 import { barsOf, barsPassengers, type For, mayBegin } from '$core/faults';
 import { fold, litAt } from '$core/log';
@@ -9,7 +9,7 @@ import Joi from 'joi';
 import { leftBy } from './book';
 import { inClub } from './database';
 import { allowed, type Member } from './members';
-import { commissionedIn, standsOf } from './sql/commission';
+import { beginsWith, commissionedIn } from './sql/commission';
 import { entriesIn } from './sql/entry';
 import { json, type Tx } from './sql/json';
 import { knownOf } from './sql/plan';
@@ -31,22 +31,12 @@ export const obstacles = (club: string, engineId: string, today: string) => inCl
 export async function obstaclesIn(tx: Tx, club: string, engineId: string, today: string, of: For & { readonly before?: string } = {}) {
   const inBook = await inBookOf(tx, club, [engineId], of.before);
   const { faults = [], papers = [] } = inBook.get(engineId) ?? {};
-  const build = await buildingIn(tx, club, engineId, inBook);
-  return {
-    stops: barsOf({ faults, papers, ...(build ? { build } : {}) }, today, of),
-    passengers: barsPassengers({ faults }),
-    faults,
-    papers,
-    build
-  };
-}
-
-/** How the build of an engine stands; nothing where it has none. */
-async function buildingIn(tx: Tx, club: string, id: string, inBook: Parameters<typeof commissionedIn>[3]) {
-  const [row] = await tx<{ fitOut: FitOut }[]>`
-    select fit_out from engine e where club_id = ${club} and engine_id = ${id}
-      and exists (select from build_entry b where b.club_id = e.club_id and b.engine_id = e.engine_id)`;
-  return row && standsOf((await commissionedIn(tx, club, [{ id, fitOut: fitOutOf(row.fitOut) }], inBook)).get(id)!);
+  const [row] = await tx<{ fitOut: FitOut }[]>`select fit_out from engine where club_id = ${club} and engine_id = ${engineId}`;
+  const engines = row ? [{ id: engineId, fitOut: fitOutOf(row.fitOut) }] : [];
+  const shown = (await commissionedIn(tx, club, engines, inBook)).get(engineId);
+  const { build, before } = shown ? beginsWith(shown) : {};
+  const standing = { faults, papers, ...(build ? { build } : {}) };
+  return { stops: barsOf(standing, today, of), passengers: barsPassengers({ faults }), standing, rigs: Object.values(before?.rigs ?? {}) };
 }
 
 /** Open faults, what forbids most first, and the latest last day of each kind of paper, of each of these engines: one query. */
@@ -89,8 +79,6 @@ export async function bookIn(tx: Tx, club: string, engineIds: readonly string[])
   );
   return new Map(
     [...known].map(([id, of]) => {
-      const shown = commissioned.get(id)!;
-      const build = standsOf(shown);
       return [
         id,
         {
@@ -99,8 +87,7 @@ export async function bookIn(tx: Tx, club: string, engineIds: readonly string[])
           known: of,
           left: left.get(id) ?? [],
           feedsAsked: rule!.feedsAsked,
-          ...(shown.before ? { before: shown.before } : {}),
-          ...(build ? { build } : {})
+          ...beginsWith(commissioned.get(id)!)
         }
       ];
     })
@@ -152,7 +139,7 @@ export async function startSteaming(
     // Another day's plan is taken only when it is asked for by name.
     const [from, to] = [momentAt(today, 0, member.zone), momentAt(dayAfter(today, 1), 0, member.zone)];
     const wanted =
-      options.plan === null || occasionOf(options.occasion) !== occasionOf('running')
+      options.plan === null || (options.occasion ?? 'running') !== 'running'
         ? tx`false`
         : options.plan === undefined
           ? tx`wanted_at >= ${from} and wanted_at < ${to}`

@@ -297,10 +297,12 @@ test('a chassis becomes an engine: each stage by its evidence, and nothing befor
     const { id: s } = await (await page.request.post(`/api/engines/${id}/steamings`, { data: { purpose: 'running in' } })).json();
     const load = fittingsOf(bodyOf(called)).filter((f) => f.in.includes('load'));
     const bodies: [string, object][] = [
+      ['fire', { act: 'light', already: true }],
       ['reading', { pressure: 5e5 }],
       ['phase', { phase: 'Run' }],
       ...(cells ? load.map((f): [string, object] => ['cell', { item: f.name, in: 'load', result: 'good' }]) : []),
       ['rig', { part: 'lever', which: 'on the whistle', on: false }],
+      ['fire', { act: 'out' }],
       ['reading', { pressure: 0 }],
       ['sign', { as: 'keeper', name: 'Wenna Thrale' }]
     ];
@@ -311,7 +313,7 @@ test('a chassis becomes an engine: each stage by its evidence, and nothing befor
   };
   expect(await runs(true)).toEqual([]);
   // It is off: it is not taken off twice.
-  expect(await runs(false)).toMatchObject([{ field: 'entries.2.body.part' }]);
+  expect(await runs(false)).toMatchObject([{ field: 'entries.3.body.part' }]);
   await visit(hesper, `/build/${id}`);
   await hesper.getByLabel('What was witnessed, and what is left to do').fill('Seen in steam twice');
   await hesper.getByRole('button', { name: /^Release it/ }).click();
@@ -415,3 +417,61 @@ test('without a network: a fault with its photo and a sweep, kept over a reload,
   expect(await put(sumOf(kept), kept)).toBe(200);
   await context.close();
 });
+
+for (const [name, options] of [
+  ['a desk', desk],
+  ['a phone', phone]
+] as const)
+  test(`${name}: a place of one’s own, taken apart and swept anew; a stage left out and a build ended, each field typed and read back`, async ({
+    browser
+  }) => {
+    const context = await browser.newContext(options);
+    const page = await context.newPage();
+    await comeInAs(page, 'wenna');
+    const called = `Smew ${name} ${Date.now() % 1e6}`;
+    const { id } = (await (await page.request.post('/api/engines', { data: bodyOf(called) })).json()) as { id: string };
+    await visit(page, `/build/${id}`);
+    await page.getByLabel('What there is of it').selectOption('a plant in parts');
+    await page.getByRole('button', { name: 'Begin its build' }).click();
+    await expect(page.locator('body')).toContainText('Begun: a plant in parts');
+    await page.getByText('Leave this stage out').click();
+    await page.getByRole('button', { name: 'Leave it out' }).click();
+    await expect(page.locator('.problem')).toContainText('Say why: it stays in the build’s log.');
+    await page.getByLabel('Why it is left out').fill('No compressor on the fen');
+    await page.getByRole('button', { name: 'Leave it out' }).click();
+    await expect(stage(page, 'On air')).toContainText('Left out: No compressor on the fen (Wenna Thrale)');
+    await page.reload();
+    await expect(stage(page, 'On air')).toContainText('left out');
+
+    await session(page, id, 'return');
+    const sheet = await foot(page, 'Leak sweep');
+    await sheet.getByText('A place that is not on the list').click();
+    await sheet.getByLabel('What it is called').fill('Lubricator pipe');
+    await sheet.getByLabel('What it is', { exact: true }).selectOption('union');
+    await sheet.getByRole('button', { name: 'It weeps' }).click();
+    await expect(sheet).toContainText('Lubricator pipe: weeps cold');
+    await shut(page);
+    await page.reload();
+    await page.locator('html[data-live]').waitFor();
+    await foot(page, 'Leak sweep');
+    await sheet.getByRole('button', { name: /^top of the shell/ }).click();
+    const place = sheet.locator('.place', { hasText: 'Lubricator pipe' });
+    await expect(place).toContainText('weeps cold');
+    await place.getByRole('button', { name: 'More' }).click();
+    await place.getByRole('button', { name: 'Taken apart since' }).click();
+    await expect(place).toContainText('not looked at');
+    await place.getByRole('button', { name: 'dry', exact: true }).click();
+    await expect(place).toContainText('dry cold');
+    await shut(page);
+    await sign(page);
+
+    await visit(page, `/build/${id}`);
+    await page.getByText('End this build without a release').click();
+    await page.getByLabel('Why', { exact: true }).fill('Sold as it is');
+    await page.getByRole('button', { name: 'End it' }).click();
+    await expect(page.locator('body')).toContainText('Ended without a release: Sold as it is');
+    await page.reload();
+    await expect(page.locator('body')).toContainText('Ended without a release: Sold as it is');
+    await expect(page.locator('body')).toContainText('Return to service');
+    await context.close();
+  });

@@ -14,6 +14,7 @@ import {
   cellRefused,
   cellsFrom,
   cellsLeft,
+  condensed,
   conditionKeys,
   fittingsOf,
   isBuilding,
@@ -150,16 +151,28 @@ describe('the sweep', () => {
     expect(walksOf({ workingPressure: psi(34), gauge: true })).toEqual([0, psi(34)]);
     expect(walksOf(tin)).toEqual([0, tin.workingPressure]);
   });
-  it('is said of a pressure that the needle shows now; cold, or without a gauge, of none', () => {
+  it('is said of the pressure that the needle shows now: of none under it and none over it; cold of a cold one; without a gauge of a lit one', () => {
     const now = Date.parse(t(10));
     const needle = (value: number, minute = 9) => ({ value: psi(value), at: t(minute) });
-    expect(walkRefused(0, undefined, true, now)).toBeUndefined();
-    expect(walkRefused(psi(30), undefined, false, now)).toBeUndefined();
-    expect(walkRefused(psi(30), undefined, true, now)).toMatch(/Log the needle first/);
-    expect(walkRefused(psi(30), needle(30, -1), true, now)).toMatch(/Log the needle first/);
-    expect(walkRefused(psi(30), needle(30, 0), true, now)).toBeUndefined();
-    expect(walkRefused(psi(30), needle(26), true, now)).toMatch(/the walk at .* is made when it is there/);
-    expect(walkRefused(psi(30), needle(27.5), true, now)).toBeUndefined();
+    const walks = walksOf(bittern);
+    const refused = (at: number, needle: { value: number; at: string } | undefined, more = {}) =>
+      walkRefused(at, walks, { needle, gauge: true, lit: true, ...more }, now);
+    expect(refused(psi(30), undefined)).toMatch(/Log the needle first/);
+    expect(refused(psi(30), needle(30, -1))).toMatch(/Log the needle first/);
+    expect(refused(psi(30), needle(30, 0))).toBeUndefined();
+    expect(refused(psi(30), needle(26))).toMatch(/the walk at .* is made when it is there/);
+    expect(refused(psi(30), needle(27.5))).toBeUndefined();
+    expect(refused(psi(30), needle(44))).toBeUndefined();
+    expect(refused(psi(30), needle(46))).toMatch(/that is the walk at/);
+    expect(refused(walks.at(-1)!, needle(95))).toBeUndefined();
+    expect(refused(0, needle(31))).toMatch(/that is the walk at/);
+    expect(refused(0, needle(20))).toBeUndefined();
+    expect(refused(0, undefined, { lit: false })).toBeUndefined();
+    expect(refused(0, undefined)).toMatch(/There is fire in it/);
+    const tins = walksOf(tin);
+    const without = (at: number, lit: boolean) => walkRefused(at, tins, { needle: undefined, gauge: false, lit }, now);
+    expect([without(0, false), without(tins[1]!, true)]).toEqual([undefined, undefined]);
+    expect(without(tins[1]!, false)).toMatch(/no fire in it/);
   });
   const judge = (kind: Parameters<typeof judgePlace>[0]['kind'], ...said: Swept[]) => judgePlace({ name: 'x', kind }, said);
   it.each<[string, [number, Leak][], string, boolean]>([
@@ -333,6 +346,28 @@ describe('the sweep', () => {
     expect(notSwept(['x', 'y'], twice, psi(80))).toEqual(['y']);
     expect(notSwept(['x'], twice, psi(30))).toEqual(['x']);
   });
+  it('says the same of what is condensed, whatever was said in whatever order, and in no more than two words a pressure', () => {
+    const said = fc.array(
+      fc.tuple(
+        fc.constantFrom('Gauge union', 'Firebox stays'),
+        fc.constantFrom(0, 30, 80),
+        fc.constantFrom<Swept['is']>('dry', 'weeps', 'drips', 'blows', 'disturbed')
+      ),
+      { maxLength: 30 }
+    );
+    fc.assert(
+      fc.property(said, (list) => {
+        const all = list.map(([place, at, is], i) => swept(place, at, is, i));
+        const few = condensed(all);
+        expect(judgeSweep(registerOf(snipe), few)).toEqual(judgeSweep(registerOf(snipe), all));
+        expect(few.length).toBeLessThanOrEqual(12);
+        for (const at of [0, 30, 80])
+          expect(notSwept(['Gauge union', 'Firebox stays'], few, psi(at))).toEqual(
+            notSwept(['Gauge union', 'Firebox stays'], all, psi(at))
+          );
+      })
+    );
+  });
   it('shows first what means stop, then the worst; a dry place never stops', () => {
     const said = [swept('Gauge union', 80, 'drips'), swept('Firebox stays', 80, 'weeps'), swept('Regulator gland', 80, 'weeps')];
     expect(judgeSweep(registerOf(snipe), said).map((j) => j.place)).toEqual(['Firebox stays', 'Gauge union', 'Regulator gland']);
@@ -429,6 +464,13 @@ describe('a build', () => {
     expect(sheet('not within', 'Hesper').lacks[0]).toMatch(/not within the rules/);
     expect(sheet('within', null).lacks[0]).toMatch(/waits for the examiner/);
     expect(sheet('within', 'Hesper').is).toBe('passed');
+    // The newest counts, whatever an older one came to.
+    const two = [
+      { id: 'b', sheet: 'hydraulic', verdict: 'not within', signedBy: null },
+      { id: 'a', sheet: 'hydraulic', verdict: 'within', signedBy: 'Hesper' }
+    ];
+    expect(stage({ ...whole, sheets: two }, 'hydraulic').is).toBe('open');
+    expect(stage({ ...whole, sheets: two.toReversed() }, 'hydraulic').is).toBe('passed');
     expect(stage({ ...whole, sheets: [{ id: 's', sheet: 'gauge', verdict: 'within', signedBy: 'H' }] }, 'hydraulic').lacks[0]).toMatch(
       /No hydraulic/
     );
@@ -442,6 +484,9 @@ describe('a build', () => {
     expect(test()).toMatch(/No accumulation test/);
     expect(test('over')).toMatch(/over its limit/);
     expect(test('too close')).toMatch(/too close to call/);
+    const then = [session('first', 'stayed under'), session('running', 'over')];
+    expect(stage({ ...whole, sessions: then }, 'first').lacks[0]).toMatch(/The last accumulation test went over/);
+    expect(stage({ ...whole, sessions: then.toReversed() }, 'first').is).toBe('passed');
   });
   it('is not ticketed with no certificate in date, a fault that forbids steaming, or a rig on', () => {
     expect(stage({ ...whole, papers: ['Insurance'] }, 'ticketed').lacks[0]).toMatch(/No boiler certificate/);

@@ -6,12 +6,10 @@ export interface Occasion {
   readonly says: string;
   /** What moves it or is in it. */
   readonly by: 'own fire' | 'borrowed steam' | 'air' | 'nothing';
-  /** Whether it is a fire that anybody may stand beside: only such a day is planned backward from steam. */
-  readonly planned?: true;
 }
 
 export const occasions = {
-  running: { name: 'Steaming', says: 'raised, proven and run', by: 'own fire', planned: true },
+  running: { name: 'Steaming', says: 'raised, proven and run', by: 'own fire' },
   air: { name: 'On air', says: 'the chassis turned on compressed air, no boiler to it', by: 'air' },
   borrowed: { name: 'On borrowed steam', says: 'the chassis turned on another engine’s steam', by: 'borrowed steam' },
   first: { name: 'First steaming', says: 'a boiler’s first fire: swept for leaks on the way up, everything touched', by: 'own fire' },

@@ -1,4 +1,4 @@
-import type { FitOut } from '../engine';
+import { type FitOut, mayAccumulate } from '../engine';
 import { type Cells, cellsLeft, leftWords } from './matrix';
 import { type Condition, fittingsOf } from './fittings';
 import type { OccasionKey } from './occasions';
@@ -68,6 +68,12 @@ function untouched({ fitOut, cells }: BuildFacts, of: 'boiler' | 'chassis' | 'bo
   return [...(bad.length ? [`Not good ${leftWords(bad)}.`] : []), ...(not.length ? [`Not touched ${leftWords(not)}.`] : [])];
 }
 
+const accumulations = {
+  over: 'The last accumulation test went over its limit.',
+  'too close': 'The last accumulation test was too close to call: it is not passed.',
+  none: 'No accumulation test has been run.'
+} as const;
+
 const stopping = ({ fitOut, swept, own }: BuildFacts): string[] =>
   judgeSweep(registerOf(fitOut, own), swept)
     .filter((j) => j.stops)
@@ -93,11 +99,11 @@ export const stages: Readonly<Record<StageKey, Stage>> = {
     proves: 'that the boiler held cold water at the pressure that its rules ask for, for as long as they ask, as witnessed.',
     cannot: 'Cold water says nothing of heat: stays, plates and joints move when it is hot.',
     lacks: ({ sheets }) => {
-      const done = sheets.filter((s) => s.sheet === 'hydraulic');
-      if (!done.length) return ['No hydraulic worksheet since the build began.'];
-      const good = done.find((s) => s.verdict === 'within');
-      if (!good) return ['The hydraulic worksheet is not within the rules by its own arithmetic.'];
-      return done.some((s) => s.verdict === 'within' && s.signedBy) ? [] : ['The hydraulic worksheet waits for the examiner’s signature.'];
+      // The newest counts: one that was not within is not made good by an older one that was.
+      const last = sheets.find((s) => s.sheet === 'hydraulic');
+      if (!last) return ['No hydraulic worksheet since the build began.'];
+      if (last.verdict !== 'within') return ['The last hydraulic worksheet is not within the rules by its own arithmetic.'];
+      return last.signedBy ? [] : ['The last hydraulic worksheet waits for the examiner’s signature.'];
     }
   },
   first: {
@@ -106,6 +112,8 @@ export const stages: Readonly<Record<StageKey, Stage>> = {
     cannot: 'Nothing under load, and a new boiler froths: water carried over in the first steamings is no fault of the level.',
     lacks: (facts) => {
       const { fitOut, sessions, swept, own } = facts;
+      // As with a worksheet, the newest counts.
+      const tested = sessions.findLast((s) => s.accumulation)?.accumulation;
       if (!did(facts, 'first')) return ['No signed first steaming.'];
       const left = notSwept(
         registerOf(fitOut, own)
@@ -117,15 +125,7 @@ export const stages: Readonly<Record<StageKey, Stage>> = {
       return [
         ...(left.length ? [`Not swept at working pressure: ${left.join(', ').toLowerCase()}.`] : []),
         ...stopping(facts),
-        ...(fitOut.gauge && fitOut.fire.with !== 'electric' && !sessions.some((s) => s.accumulation === 'stayed under')
-          ? [
-              sessions.some((s) => s.accumulation === 'too close')
-                ? 'The accumulation test was too close to call: it is not passed.'
-                : sessions.some((s) => s.accumulation === 'over')
-                  ? 'The accumulation test went over its limit.'
-                  : 'No accumulation test has been run.'
-            ]
-          : [])
+        ...(mayAccumulate(fitOut) && tested !== 'stayed under' ? [accumulations[tested ?? 'none']] : [])
       ];
     }
   },

@@ -38,7 +38,7 @@ export const walksOf = ({ workingPressure: wp, gauge }: Pick<FitOut, 'workingPre
   ...(gauge ? [psi(30), psi(50)].filter((p) => p < 0.85 * wp) : []),
   wp
 ];
-export const walkWords = (at: number, wp: number): string =>
+export const walkWords = (at: number, wp?: number): string =>
   at === 0 ? 'cold' : at === wp ? 'at working pressure' : `at ${mark(at, 'pressure')}`;
 
 /** A needle is near enough to a walk’s pressure when it has reached nine tenths of it. */
@@ -46,18 +46,27 @@ const reached = 0.9;
 /** How long a needle stands for a walk, ms. */
 const fresh = 10 * 60_000;
 
-/** Why nothing can be said of a walk at this pressure now; undefined when it can. @param now ms since 1970 */
-export function walkRefused(
-  at: number,
-  needle: { readonly value: number; readonly at: string } | undefined,
-  gauge: boolean,
-  now: number
-): string | undefined {
-  if (at === 0 || !gauge) return undefined;
-  if (!needle || now - Date.parse(needle.at) > fresh)
-    return `Log the needle first: a walk at ${mark(at, 'pressure')} is one that it shows.`;
-  return needle.value < reached * at
-    ? `The needle was at ${mark(needle.value, 'pressure')}: the walk at ${mark(at, 'pressure')} is made when it is there.`
+/** How the engine stands on a walk: its needle, whether it has one, and whether it is lit. */
+export interface WalkedAt {
+  readonly needle: { readonly value: number; readonly at: string } | undefined;
+  readonly gauge: boolean;
+  readonly lit: boolean;
+}
+
+/**
+ * Why nothing can be said of a walk at this pressure now; undefined when it can: what is dry at 80 psi says nothing of 30, and the other way round.
+ * @param walks every pressure that is walked at, rising, Pa at the gauge @param now ms since 1970
+ */
+export function walkRefused(at: number, walks: readonly number[], { needle, gauge, lit }: WalkedAt, now: number): string | undefined {
+  if (!gauge) return at > 0 && !lit ? 'There is no fire in it: the walk is cold.' : undefined;
+  const young = needle && now - Date.parse(needle.at) <= fresh ? needle.value : undefined;
+  if (at > 0 && young === undefined) return `Log the needle first: a walk at ${mark(at, 'pressure')} is one that it shows.`;
+  if (young === undefined) return lit ? 'There is fire in it: log the needle, and walk at what it shows.' : undefined;
+  if (young < reached * at)
+    return `The needle was at ${mark(young, 'pressure')}: the walk at ${mark(at, 'pressure')} is made when it is there.`;
+  const next = walks.find((p) => p > at);
+  return next !== undefined && young >= reached * next
+    ? `The needle was at ${mark(young, 'pressure')}: that is the walk ${walkWords(next)}.`
     : undefined;
 }
 
@@ -65,6 +74,20 @@ export function walkRefused(
 const sinceApart = (said: readonly Swept[], place: string): readonly Swept[] => {
   const of = said.filter((s) => s.place === place);
   return of.slice(of.findLastIndex((s) => s.is === 'disturbed') + 1);
+};
+
+/** The same said in few words: of each place what was said first and last at each pressure since it was taken apart; all that is judged of it. */
+export const condensed = (said: readonly Swept[]): Swept[] => {
+  const kept = new Map<string, Swept>();
+  for (const s of said) {
+    if (s.is === 'disturbed') {
+      for (const key of [...kept.keys()]) if (kept.get(key)!.place === s.place) kept.delete(key);
+      continue;
+    }
+    const first = `${s.place} · ${s.at} · first`;
+    kept.set(kept.has(first) ? `${s.place} · ${s.at} · last` : first, s);
+  }
+  return [...kept.values()].sort((a, b) => (a.when < b.when ? -1 : 1));
 };
 
 export const sweptIn = (said: readonly Swept[], place: string, at: number): Swept | undefined =>

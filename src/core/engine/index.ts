@@ -1,3 +1,4 @@
+export * from './accumulates';
 export * from './fireside';
 export * from './fit-out';
 export * from './geometry';

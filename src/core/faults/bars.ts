@@ -25,11 +25,14 @@ export function barsOf(
   { occasion = 'running', public: open = false }: For = {}
 ): string[] {
   const bars = build ? buildBars(build, occasion, open) : [];
+  const { by } = occasionOf(occasion);
   // A chassis on air, and cold work, ask nothing of the boiler; what is being built has no papers before it is ticketed.
-  if (occasionOf(occasion).by !== 'own fire') return bars;
+  if (by === 'air' || by === 'nothing') return bars;
+  const found = [...bars, ...faults.filter((f) => f.forbids === 'steaming').map((f) => `Open fault: ${f.text}`)];
+  // On another boiler’s steam it is that one’s papers that are asked for.
+  if (by === 'borrowed steam') return found;
   return [
-    ...bars,
-    ...faults.filter((f) => f.forbids === 'steaming').map((f) => `Open fault: ${f.text}`),
+    ...found,
     ...papers.filter((p) => p.expires < today).map((p) => `${p.kind} ran out on ${dayWords(p.expires)}`),
     ...(papers.length || build ? [] : ['No papers are recorded for this engine'])
   ];

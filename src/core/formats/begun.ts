@@ -45,6 +45,7 @@ const step = Joi.object({
       at: Joi.number().min(0).max(5e6).required(),
       names: Joi.array().items(words(60)).min(1).max(120).required()
     }),
+    Joi.object({ kind: Joi.valid('accumulated', 'apart').required() }),
     Joi.object({ kind: Joi.valid('rig').required(), part: Joi.valid(...rigKeys).required(), on: Joi.boolean().required() }),
     Joi.object({ kind: Joi.valid('lifts').required(), valves: Joi.number().integer().min(1).max(8).required() }),
     Joi.object({
@@ -139,6 +140,7 @@ export const begunSchema = Joi.object({
   occasion: Joi.valid(...occasionKeys),
   // What earlier sessions of a build had shown.
   before: Joi.object({
+    built: Joi.valid(true),
     cells: Joi.array()
       .items(
         said.keys({

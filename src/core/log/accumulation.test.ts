@@ -1,7 +1,8 @@
+import { mayAccumulate } from '../engine';
 import { describe, expect, it } from 'vitest';
 import { at, entry, glass, lit, type Made, pressure, steaming } from '../../../tests/made';
 import { printMarks, psi, usualUnits } from '../units';
-import { accumulationNeeds, accumulationRefused, accumulationsOf, mayAccumulate, mayNotEnter, type Verdict } from '.';
+import { accumulationNeeds, accumulationRefused, accumulationsOf, mayNotEnter, type Verdict } from '.';
 
 /** Little Bittern, 90 psi: over at 99. Five minutes, read to 1 psi. */
 const begins: Made = [20, 'accumulation', { act: 'begins', rule: 'Club code, 4', over: 10, lasts: 300, error: psi(1) }];

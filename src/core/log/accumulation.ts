@@ -1,5 +1,5 @@
 import { plantFor } from '../boiler';
-import type { FitOut } from '../engine';
+import { type FitOut, mayAccumulate } from '../engine';
 import { feedsAt, type Valve } from '../procedure';
 import { accumulation, judgeAccumulation } from '../sums';
 import { isLevel, mark, printGlass, type Worked } from '../units';
@@ -37,9 +37,6 @@ export interface Need {
 }
 
 const ms = (at: string) => Date.parse(at);
-
-/** A test is of an engine that has a gauge to be judged by and is raised by a fire that can be made fierce. */
-export const mayAccumulate = (f: FitOut): boolean => f.gauge && f.fire.with !== 'spirit' && f.safetyValves.length > 0;
 
 const valveTo = (valve: Valve, open: 0 | 1, what: string, { valves }: State): Need => {
   const stands = valves[valve]?.open;

@@ -1,6 +1,4 @@
-import { conditions, rigWords } from '../commission';
 import { things } from '../procedure';
-import { leftToTouch } from './commissioned';
 import type { Log } from './fold';
 import { isAsked } from './standing';
 
@@ -16,16 +14,8 @@ export interface Carried {
   readonly reason?: string;
 }
 
-/** What was touched and found not good; what was not touched stands with the step that asks for it. */
-const notGood = (log: Log): Carried[] =>
-  leftToTouch(log)
-    .filter((l) => l.how === 'not good')
-    .map((l) => ({ what: `${l.item}, ${conditions[l.in]}`, how: 'in part', reason: `not good${l.text ? `: ${l.text}` : ''}` }));
-
-/** What a finished steaming leaves behind: steps skipped with their reason, steps never reached, things still open. */
-export const carriedOver = (log: Log): Carried[] => carriedOf(log).concat(notGood(log));
-const carriedOf = ({ context, state }: Log): Carried[] => [
-  ...Object.values(state.rigs).map((r): Carried => ({ what: rigWords(r), how: 'left open' })),
+/** What a finished steaming leaves behind: steps skipped with their reason, steps never reached, things still open. Rigs, matrix and sweeps have a book of their own. */
+export const carriedOver = ({ context, state }: Log): Carried[] => [
   ...Object.keys(state.open).map((key): Carried => ({ what: things[key as keyof typeof things].open, how: 'left open' })),
   ...context.procedure.steps.flatMap((step): Carried[] => {
     const done = state.steps[step.key];

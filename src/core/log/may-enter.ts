@@ -2,7 +2,7 @@ import { cellRefused, type Condition, fittingsOf, isOn, rigRefused, rigsStay, wa
 import { needsPair } from '../sums';
 import { mark, psi } from '../units';
 import { accumulationRefused, underWay } from './accumulation';
-import { registerIn } from './commissioned';
+import { registerIn, walkedAt } from './commissioned';
 import type { Entry } from './entry';
 import type { Log } from './fold';
 import { jointNames, jointsLack } from './joints';
@@ -76,14 +76,15 @@ const mayNotLeave = (state: Log['state'], now: number): string[] => [
   ...stillHot(state)
 ];
 
-/** What there is now that shows a condition: air by its hose, steam by a needle or another boiler’s, load by the running. */
+/** What there is now that shows a condition: air by its hose, steam by its own fire and a needle read since, or another boiler’s, load by the running. */
 function shows({ state, context }: Pick<Log, 'state' | 'context'>, condition: Condition): string | undefined {
-  const { pressure, open, rigs, phase } = state;
-  const steam =
-    isOn(rigs, 'borrowed steam') || (context.fitOut.gauge ? (pressure?.value ?? 0) > atNothing : state.fire.litAt !== undefined);
+  const { pressure, open, rigs, phase, fire } = state;
+  // A needle that air has moved is no steam.
+  const risen = !context.fitOut.gauge || (pressure !== undefined && pressure.value > atNothing && pressure.at >= (fire.litAt ?? ''));
+  const steam = isOn(rigs, 'borrowed steam') || (fire.litAt !== undefined && risen);
   if (condition === 'air' && !open['air hose'] && !isOn(rigs, 'outside air'))
     return 'There is no air on it: the hose first, then what it shows.';
-  if (condition === 'steam' && !steam) return 'There is no steam in it: log the needle, or rig the steam of another boiler.';
+  if (condition === 'steam' && !steam) return 'There is no steam in it: log the fire and the needle, or rig the steam of another boiler.';
   if (condition === 'load' && !(steam && (phase === 'Run' || phase === 'Shut down')))
     return 'Under load is while it runs: it is not running yet.';
   return undefined;
@@ -101,14 +102,13 @@ function sweeping({ place, at, is, kind }: Bodies['sweep'], { state, context }: 
   if (!kind && !registerIn({ state, context }).some((p) => p.name === place))
     return { field: 'body.place', sentence: `“${place}” is on no list of this engine: say what it is (a union, a gland), and it is.` };
   if (is === 'disturbed') return undefined;
-  if (!walksOf(fitOut).some((p) => Math.abs(p - at) < 1000))
+  const walks = walksOf(fitOut);
+  if (!walks.some((p) => Math.abs(p - at) < 1000))
     return {
       field: 'body.at',
-      sentence: `A walk is made ${walksOf(fitOut)
-        .map((p) => (p === 0 ? 'cold' : `at ${mark(p, 'pressure')}`))
-        .join(', ')}.`
+      sentence: `A walk is made ${walks.map((p) => (p === 0 ? 'cold' : `at ${mark(p, 'pressure')}`)).join(', ')}.`
     };
-  const sentence = isOn(state.rigs, 'borrowed steam') ? undefined : walkRefused(at, state.pressure, fitOut.gauge, now);
+  const sentence = walkRefused(at, walks, walkedAt({ state, context }), now);
   return sentence === undefined ? undefined : { field: 'body.at', sentence };
 }
 
@@ -159,7 +159,10 @@ function notBorneOut(entry: Entry, log: Log): NotEntered | undefined {
   }
   if (entry.kind === 'cell') return touching(entry.body, log);
   if (entry.kind === 'sweep') return sweeping(entry.body, log, Date.parse(entry.at));
-  if (entry.kind === 'rig') return rigRefused(entry.body, state.rigs);
+  if (entry.kind === 'rig')
+    return entry.body.on && entry.body.of?.trim().toLowerCase() === context.fitOut.name.toLowerCase()
+      ? { field: 'body.of', sentence: 'That is this engine’s own boiler: say whose steam it is lent.' }
+      : rigRefused(entry.body, state.rigs);
   if (entry.kind === 'accumulation') return accumulating(entry.body, log, Date.parse(entry.at));
   if (entry.kind === 'measured') return lighterThanEmpty(entry.body, context.fitOut);
   const charged = entry.kind === 'charge' ? secondCharge(entry.body, { state, context }) : undefined;

@@ -121,9 +121,19 @@ const lacks: { [K in Proof['kind']]: (proof: Extract<Proof, { kind: K }>, state:
   swept: ({ at, names }, { swept }) => {
     const left = notSwept(names, swept, at);
     return left.length
-      ? `${left.length} of ${names.length} places are left on the walk ${walkWords(at, NaN)}: ${listed(left)}. Leak sweep.`
+      ? `${left.length} of ${names.length} places are left on the walk ${walkWords(at)}: ${listed(left)}. Leak sweep.`
       : undefined;
   },
+  accumulated: ({}, { accumulation }) =>
+    accumulation === 'ends'
+      ? undefined
+      : accumulation
+        ? 'It is under way: end it when its time is over.'
+        : 'Begin it under Accumulation test.',
+  apart: ({}, { swept, began = '' }) =>
+    swept.some((s) => s.is === 'disturbed' && s.when >= began)
+      ? undefined
+      : 'Say which joints are new: Leak sweep, point at each, More, Taken apart since.',
   rig: ({ part, on }, { rigs }) =>
     isOn(rigs, part) === on
       ? undefined

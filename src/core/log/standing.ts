@@ -1,3 +1,4 @@
+import { rigParts, rigWords } from '../commission';
 import { type Act, type Gate, observations, type Procedure, type Step, things } from '../procedure';
 import { isLevel, mark } from '../units';
 import type { Forbids } from './kinds/fault';
@@ -83,6 +84,13 @@ export const forbidden = (act: Act, state: State): string[] => [
     const why = forbids[act] ?? (act === 'light' ? forbids.heat : undefined);
     return why ? [why] : [];
   }),
+  // What is on for a trial carries nobody; a hose to another boiler does not move.
+  ...(act === 'carry'
+    ? Object.values(state.rigs)
+    : act === 'move'
+      ? Object.values(state.rigs).filter((r) => !rigParts[r.part].stays)
+      : []
+  ).map((r) => `${act === 'carry' ? 'Not with passengers: the' : 'The'} ${rigWords(r)} is still on.`),
   // What was open before it began was judged when it began; that it carries nobody still holds.
   ...(act === 'carry' ? openFaults(state) : state.faults.filter((f) => !f.clearedAt)).flatMap(({ text, forbids }) =>
     barredBy[act]?.by.includes(forbids) ? [barredBy[act].why(text)] : []

@@ -109,6 +109,8 @@ export interface State {
   readonly cells: Cells;
   /** What was said of each place that can leak, and at which pressure; with that of earlier sessions. */
   readonly swept: readonly Swept[];
+  /** Of the last accumulation test: that it began, or was ended. What it came to is worked from the whole log. */
+  readonly accumulation?: 'begins' | 'ends';
   /** What is on for a trial and must come off. */
   readonly rigs: Rigs;
   readonly photos: readonly (PhotoBody & { readonly id: string; readonly at: string; readonly by: string })[];
@@ -164,6 +166,8 @@ export interface Context {
 
 /** What sessions before this one have shown of an engine that is being built, or was. */
 export interface Commissioned {
+  /** It is being built: its matrix is kept. */
+  readonly built?: true;
   readonly cells: readonly Cell[];
   readonly swept: readonly Swept[];
   readonly rigs: Rigs;

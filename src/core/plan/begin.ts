@@ -1,5 +1,18 @@
 import { plantOf } from '../boiler';
-import { cellsLeft, cellsFrom, conditions, fittingsOf, type OccasionKey, overdue, rigWords, type StageStands } from '../commission';
+import {
+  cellsFrom,
+  cellsLeft,
+  conditionKeys,
+  conditions,
+  fittingsOf,
+  judgedWords,
+  judgeSweep,
+  type OccasionKey,
+  overdue,
+  registerOf,
+  rigWords,
+  type StageStands
+} from '../commission';
 import type { FitOut } from '../engine';
 import { expectsOf } from '../learn';
 import { type Begun, type Carried, type Commissioned, forbids, missedOf } from '../log';
@@ -12,13 +25,17 @@ import { withFill } from './fill';
 import { lastCoal } from './last-coal';
 import { type Known, shownIn } from './whole';
 
-/** What earlier sessions of a build left to be touched, and what of their rigs is on: a later session begins with it. */
-function stillToTouch(fitOut: FitOut, { cells, rigs }: Commissioned, at: string): string[] {
-  const late = new Set(overdue(rigs, Date.parse(at)).map(rigWords));
-  const left = cellsLeft(fittingsOf(fitOut), cellsFrom(cells), ['cold', 'air', 'steam', 'load']);
+/** What earlier sessions left: what is on that must come off, what leaks and means stop, what was not good or not touched. A later session begins with it. */
+function stillToTouch(fitOut: FitOut, { built, cells, rigs, swept, own }: Commissioned, at: string): string[] {
+  const late = new Set(overdue(rigs, Date.parse(at)));
   return [
-    ...Object.values(rigs).map((r) => `${rigWords(r)} is on${late.has(rigWords(r)) ? ', and past its time' : ''}`),
-    ...left.map((l) => `${l.item}, ${conditions[l.in]}: ${l.how}${l.text ? `, ${l.text}` : ''}`)
+    ...Object.values(rigs).map((r) => `${rigWords(r)} is on${late.has(r) ? ', and past its time' : ''}`),
+    ...judgeSweep(registerOf(fitOut, own), swept)
+      .filter((j) => j.stops)
+      .map((j) => `${j.place}: ${judgedWords(j, fitOut.workingPressure)}. It means stop, until it was taken apart or is seen dry`),
+    ...(built ? cellsLeft(fittingsOf(fitOut), cellsFrom(cells), conditionKeys) : []).map(
+      (l) => `${l.item}, ${conditions[l.in]}: ${l.how}${l.text ? `, ${l.text}` : ''}`
+    )
   ].slice(0, 80);
 }
 

@@ -59,6 +59,10 @@ export type Proof =
   | { readonly kind: 'cells'; readonly in: Condition; readonly items: readonly string[] }
   /** A walk past each of these places at this pressure, Pa at the gauge. */
   | { readonly kind: 'swept'; readonly at: number; readonly names: readonly string[] }
+  /** An accumulation test was run to its end; its verdict is its own. */
+  | { readonly kind: 'accumulated' }
+  /** Something was taken apart today, and each place of it said. */
+  | { readonly kind: 'apart' }
   /** A temporary rig is on, with its end; or off again. */
   | { readonly kind: 'rig'; readonly part: RigPart; readonly on: boolean }
   /** The needle on its pin, Pa at the gauge. */

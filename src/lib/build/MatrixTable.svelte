@@ -18,7 +18,7 @@
     <tbody>
       {#each rows as r (r.name)}
         <tr>
-          <td class="name">{r.name}</td>
+          <td class="figure">{r.name}</td>
           {#each conditionKeys as c (c)}
             {@const cell = cellOf(cells, r.name, c)}
             <td class:caution={cell?.result === 'not good'}
@@ -31,18 +31,3 @@
     </tbody>
   </table>
 </div>
-
-<style>
-  .scroll {
-    overflow-x: auto;
-  }
-  table {
-    width: 100%;
-  }
-  td {
-    font-size: 0.9375rem;
-  }
-  .name {
-    font: 600 1rem/1.2 var(--narrow);
-  }
-</style>

@@ -25,7 +25,7 @@
       {#each registerOf(fitOut, own) as p (p.name)}
         {@const judged = judgePlace(p, swept)}
         <tr>
-          <td class="name">{p.name}</td>
+          <td class="figure">{p.name}</td>
           {#each walks as at (at)}<td class:caution={!['dry', '○'].includes(said(p.name, at))}>{said(p.name, at)}</td>{/each}
           <td class:act={judged?.stops}>{judged && judged.trend !== 'dry' ? `${judged.trend}${judged.stops ? ': stop' : ''}` : ''}</td>
         </tr>
@@ -33,15 +33,3 @@
     </tbody>
   </table>
 </div>
-
-<style>
-  .scroll {
-    overflow-x: auto;
-  }
-  table {
-    width: 100%;
-  }
-  .name {
-    font: 600 1rem/1.2 var(--narrow);
-  }
-</style>

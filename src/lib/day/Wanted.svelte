@@ -44,9 +44,6 @@
 </div>
 
 <style>
-  .scroll {
-    overflow-x: auto;
-  }
   .r {
     text-align: right;
   }

@@ -1,10 +1,26 @@
 <script lang="ts">
   // What the last steaming left undone: it heads the next list.
+  import { type Rig, rigWords } from '$core/commission';
   import type { Carried } from '$core/log';
   import { printMarks } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
+  import { moment } from '../sheet/when';
 
-  let { carried, any }: { carried: readonly Carried[]; /** Whether it was ever steamed. */ any: boolean } = $props();
+  let {
+    carried,
+    rigs,
+    any
+  }: {
+    carried: readonly Carried[];
+    /** What is on for a trial. */
+    rigs: readonly Rig[];
+    /** Whether it was ever steamed. */
+    any: boolean;
+  } = $props();
+  const all = $derived([
+    ...rigs.map((r): Carried => ({ what: `On, and must come off: ${rigWords(r)}`, how: 'left open', reason: `by ${moment(r.until)}` })),
+    ...carried
+  ]);
   const units = $derived(unitChoice());
 </script>
 
@@ -12,7 +28,7 @@
   <h2 class="label">Carried over from last time</h2>
   <table class="ruled">
     <tbody>
-      {#each carried.slice(0, 5) as c (c.what + c.how)}
+      {#each all.slice(0, 5) as c (c.what + c.how)}
         <tr
           ><td
             >{printMarks(c.what, units)}{#if c.reason}<br /><span class="second">{c.reason}</span>{/if}</td
@@ -22,7 +38,7 @@
         >{/each}
     </tbody>
   </table>
-  {#if carried.length > 5}<p class="second small">and {carried.length - 5} more</p>{/if}
+  {#if all.length > 5}<p class="second small">and {all.length - 5} more</p>{/if}
 </section>
 
 <style>

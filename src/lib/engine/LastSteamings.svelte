@@ -48,9 +48,6 @@
   .r {
     text-align: right;
   }
-  .scroll {
-    overflow-x: auto;
-  }
   .small {
     font-size: 0.9375rem;
   }

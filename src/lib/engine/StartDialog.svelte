@@ -41,6 +41,11 @@
   let chosen = $state<OccasionKey>('running');
   let carrying = $state(false);
   const occasion = $derived(occasionOf(chosen));
+  // What this device said stops one occasion says nothing of another.
+  $effect(() => {
+    void chosen;
+    stopsHere = [];
+  });
   const bars = $derived(barsOf(about.standing, isoDayIn(now, clubZone()), { occasion: chosen, public: carrying && chosen === 'running' }));
   const stops = $derived([...bars, ...stopsHere.filter((s) => !bars.includes(s))]);
   const said = $derived(problemHere ?? problem);
@@ -83,7 +88,7 @@
   };
 </script>
 
-<Modal bind:open passiveModal modalHeading="Start steaming {name}">
+<Modal bind:open passiveModal modalHeading={chosen === 'running' ? `Start steaming ${name}` : `${occasion.name}: ${name}`}>
   <form method="POST" action="?/start" class="stack" use:enhance={begin}>
     <Select
       labelText="Occasion"

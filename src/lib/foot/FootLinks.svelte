@@ -1,8 +1,8 @@
 <script lang="ts">
   // The foot of a Footplate: where else to go, who keeps it, what was delivered, and what is asked for now and then.
-  import type { FitOut } from '$core/engine';
+  import { type FitOut, mayAccumulate } from '$core/engine';
   import { overdue } from '$core/commission';
-  import { isCommissioned, mayAccumulate, type State } from '$core/log';
+  import { isCommissioned, type State } from '$core/log';
   import NewVersion from '../here/NewVersion.svelte';
   import Delivery from './Delivery.svelte';
   import type { Dialog } from './dialogs';

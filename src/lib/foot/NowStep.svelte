@@ -68,7 +68,7 @@
   /** Numbers that were given; undefined while one cannot be read. */
   let values = $state<Partial<Record<Ask, number>> | undefined>({});
   /** Borne out where it is said, and not by a Done. */
-  const shownElsewhere = new Set<string>(['joints', 'retest', 'cells', 'swept', 'rig']);
+  const shownElsewhere = new Set<string>(['joints', 'retest', 'cells', 'swept', 'rig', 'accumulated', 'apart']);
   const weighed = new Set<string>(['water', 'left', 'charged', 'pair']);
   /** What it lacks are the numbers that are being given. */
   const measured = $derived(

@@ -30,7 +30,7 @@
   const open = $derived(standingOpen(foot.state));
   const rigs = $derived(Object.values(foot.state.rigs).map(rigWords));
   const left = $derived(leftToTouch(foot.log));
-  const leaking = $derived(judgeSweep(registerIn(foot.log), foot.state.swept).filter((j) => j.trend !== 'dry'));
+  const leaking = $derived(judgeSweep(registerIn(foot.log), foot.state.swept).filter((j) => j.by.at(-1)!.is !== 'dry'));
   const step = $derived(foot.procedure.steps.find((s) => s.key === 'fit-to-run'));
   const signed = $derived(step && foot.state.steps[step.key]);
   const waits = $derived(step && !signed ? whyNot(standing(step, foot.state, foot.procedure, foot.now)) : undefined);

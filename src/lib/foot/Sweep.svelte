@@ -14,12 +14,12 @@
     walksOf,
     walkWords
   } from '$core/commission';
-  import { registerIn } from '$core/log';
-  import { printMarks } from '$core/units';
+  import { registerIn, walkedAt } from '$core/log';
+  import { printMarks, usualUnits } from '$core/units';
   import { Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import SweepDrawing from '../draw/SweepDrawing.svelte';
   import { unitChoice } from '../sheet/unit-choice';
-  import { clock } from '../sheet/when';
+  import { clock, day } from '../sheet/when';
   import type { Footplate } from './footplate.svelte';
   import PhotoOf from './PhotoOf.svelte';
 
@@ -47,7 +47,7 @@
   let picked = $state<number>();
   const needle = $derived(foot.state.pressure?.value ?? 0);
   const walk = $derived(picked ?? walks.findLast((p) => p === 0 || needle >= 0.9 * p) ?? 0);
-  const waits = $derived(walkRefused(walk, foot.state.pressure, f.gauge, foot.now));
+  const waits = $derived(walkRefused(walk, walks, walkedAt(foot.log), foot.now));
   let at = $state<Anchor>();
   const here = $derived(register.filter((p) => p.at === at));
   const isOf = (place: string) => sweptIn(foot.state.swept, place, walk)?.is;
@@ -72,6 +72,7 @@
   );
   const left = $derived(register.filter((p) => !isOf(p.name)));
   const found = $derived(judgeSweep(register, foot.state.swept).filter((j) => j.trend !== 'dry'));
+  const last = $derived(foot.state.swept.at(-1));
   let open = $state<string>();
   const say = (place: string, is: Leak | 'disturbed') => foot.record('sweep', { place, at: walk, is });
   const allDry = () =>
@@ -132,7 +133,7 @@
                   class="plain"
                   onclick={() => (
                     foot.record('fault', {
-                      text: `${p.name}: ${text(judgedWords(judged!, f.workingPressure))}`,
+                      text: `${p.name}: ${printMarks(judgedWords(judged!, f.workingPressure), usualUnits)}`,
                       forbids: judged!.stops ? 'steaming' : 'nothing',
                       place: p.name,
                       ...(walk ? { pressure: walk } : {})
@@ -166,7 +167,7 @@
       <button class="plain" disabled={!name.trim()} onclick={add}>It weeps</button>
     </div>
   </details>
-  {#if foot.state.swept.length}<p class="second">Last: {clock(foot.state.swept.at(-1)!.when)}, {foot.state.swept.at(-1)!.by}.</p>{/if}
+  {#if last}<p class="second">Last: {day(last.when)}, {clock(last.when)}, {last.by}.</p>{/if}
 </Modal>
 
 <style>

@@ -212,10 +212,11 @@ export class Footplate {
   raise = async (text: string, forbids: Forbids, { place, picture }: { place?: string; picture?: Picture } = {}): Promise<void> => {
     const { pressure } = this.state;
     const near = pressure && this.now - Date.parse(pressure.at) < 10 * 60_000 ? pressure.value : undefined;
-    if (picture) await keepPicture(picture);
     const body = { text, forbids, ...(place ? { place } : {}), ...(place && near !== undefined ? { pressure: near } : {}) };
+    // The fault is in the log before the picture is kept: it does not wait for a slow device.
     if (!this.enter([{ kind: 'fault', body }]) || !picture) return;
-    const fault = this.state.faults.at(-1)?.id;
+    const fault = this.state.faults.findLast((f) => f.by === this.me && f.text === text)?.id;
+    await keepPicture(picture);
     this.record('photo', { sum: picture.sum, what: text.slice(0, 200), ...(fault ? { fault } : {}), ...(place ? { place } : {}) });
   };
   skip = (reason: string): void => {

@@ -28,7 +28,7 @@
 
 <span class="take">
   <label class="plain" for={id}>{busy ? 'A moment' : word}</label>
-  <input {id} class="unseen" type="file" accept="image/*" capture="environment" disabled={busy} onchange={take} />
+  <input {id} class="unseen" type="file" accept="image/*" disabled={busy} onchange={take} />
   {#if problem}<span class="problem" role="alert">{problem}</span>{/if}
 </span>
 

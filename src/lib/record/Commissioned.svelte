@@ -67,25 +67,3 @@
     {/if}
   </div>
 {/if}
-
-<style>
-  .cols {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 12px 24px;
-    margin-top: 12px;
-  }
-  h2 {
-    border-bottom: 1px solid var(--ink);
-    padding-bottom: 2px;
-    margin-bottom: 4px;
-  }
-  .line {
-    break-inside: avoid;
-  }
-  @container page (max-width: 43.75rem) {
-    .cols {
-      grid-template-columns: 1fr;
-    }
-  }
-</style>

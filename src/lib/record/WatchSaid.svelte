@@ -27,7 +27,7 @@
   });
 </script>
 
-<section>
+<section class="under">
   <h2 class="label">What the watch said</h2>
   {#each lines as line (line.key)}
     <p class="line">
@@ -43,13 +43,5 @@
 <style>
   section {
     margin-top: 12px;
-  }
-  h2 {
-    border-bottom: 1px solid var(--ink);
-    padding-bottom: 2px;
-    margin-bottom: 4px;
-  }
-  .line {
-    break-inside: avoid;
   }
 </style>

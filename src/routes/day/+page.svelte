@@ -78,9 +78,6 @@
   .above {
     margin-top: 12px;
   }
-  .scroll {
-    overflow-x: auto;
-  }
   .bays {
     margin-top: 10px;
   }

@@ -69,7 +69,4 @@
     gap: 8px;
     align-items: center;
   }
-  .scroll {
-    overflow-x: auto;
-  }
 </style>

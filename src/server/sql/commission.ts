@@ -1,19 +1,24 @@
 import {
+  type Build,
   type BuildEntry,
   type BuildFacts,
   buildOf,
   buildStands,
-  type Cell,
+  cellsFrom,
+  type CellSaid,
+  condensed,
   isBuilding,
-  type OccasionKey,
   namedIn,
+  type OccasionKey,
   type RigSaid,
   type Rigs,
-  type Swept,
+  type SweepSaid,
   withRig
 } from '$core/commission';
 import type { FitOut } from '$core/engine';
 import { accumulationsOf, type Commissioned, fold } from '$core/log';
+import type { InBook } from '$core/plan';
+import { isoDayIn } from '$core/units';
 import { entriesIn } from './entry';
 import type { Tx } from './json';
 import { contextOf, steamingIn } from './steaming';
@@ -31,10 +36,7 @@ interface Row {
   body: unknown;
 }
 
-/** The most that is kept of it: a build of years has fewer. */
-const most = { cells: 600, swept: 2000 };
-
-/** What was logged of these engines, unstruck, the oldest first. @param since of each, that its build began */
+/** What was logged of these engines, unstruck, the oldest first. */
 async function saidOf(tx: Tx, club: string, engineIds: readonly string[]): Promise<Map<string, Row[]>> {
   const rows = await tx<Row[]>`
     select s.engine_id, e.steaming_id, e.kind, e.at, s.started_at, e.by_name as by, e.body from entry e join steaming s using (club_id, steaming_id)
@@ -48,49 +50,53 @@ async function saidOf(tx: Tx, club: string, engineIds: readonly string[]): Promi
   return by;
 }
 
-function commissioned(rows: readonly Row[], since: string | undefined): Commissioned | undefined {
-  const of = (kind: Row['kind']) => rows.filter((r) => r.kind === kind);
+/** What sessions showed: of a build what was seen since it began; else what was swept last and what is on. */
+function commissioned(rows: readonly Row[], build: Build | undefined): Commissioned {
   // By when its session began: a phone whose clock is behind is in the same build.
-  const after = (r: Row) => since !== undefined && r.startedAt.toISOString() >= since;
-  const swept = of('sweep')
-    .map((r) => ({ ...(r.body as Omit<Swept, 'when' | 'by'>), when: r.at.toISOString(), by: r.by }))
-    .slice(-most.swept);
-  const cells = of('cell')
-    .filter(after)
-    .map((r) => ({ ...(r.body as Omit<Cell, 'at' | 'by'>), at: r.at.toISOString(), by: r.by }));
-  const rigs = of('rig').reduce<Rigs>((on, r) => withRig(on, r.body as RigSaid, { at: r.at.toISOString(), by: r.by }), {});
-  // What was said last of each is what counts of it.
-  const last = [...new Map(cells.map((c) => [`${c.item} · ${c.in}`, c])).values()].slice(-most.cells);
-  if (since === undefined && !swept.length && !Object.keys(rigs).length) return undefined;
-  return { cells: last, swept, rigs, own: namedIn(swept) };
+  const of = (kind: Row['kind']) =>
+    rows.filter((r) => r.kind === kind && (!build || kind === 'rig' || r.startedAt.toISOString() >= build.since));
+  const made = ({ at, by }: Row) => ({ at: at.toISOString(), by });
+  const swept = of('sweep').map((r) => ({ ...(r.body as SweepSaid), when: r.at.toISOString(), by: r.by }));
+  const cells = build ? of('cell').map((r) => ({ ...(r.body as CellSaid), ...made(r) })) : [];
+  return {
+    ...(isBuilding(build) ? { built: true } : {}),
+    cells: Object.values(cellsFrom(cells)),
+    swept: condensed(swept),
+    rigs: of('rig').reduce<Rigs>((on, r) => withRig(on, r.body as RigSaid, made(r)), {}),
+    own: namedIn(swept)
+  };
 }
+const isEmpty = ({ built, swept, rigs }: Commissioned) => !built && !swept.length && !Object.keys(rigs).length;
 
 export interface CommissionedIn {
-  readonly before?: Commissioned;
+  readonly before: Commissioned;
   /** Its build, open or ended, with its log. */
   readonly log: readonly BuildEntry[];
-  /** Of its last build. */
+  /** All that its build is judged by; of one that is ended where it was asked for. */
   readonly facts?: BuildFacts;
-  /** That build is not ended. */
-  readonly building: boolean;
 }
 
-/** Of each engine: what earlier sessions showed, and how its build stands. */
+type Stands = ReadonlyMap<
+  string,
+  Pick<BuildFacts, 'faults'> & { readonly papers: readonly { readonly kind: string; readonly expires: string }[] }
+>;
+
+/** Of each engine: what earlier sessions showed, and how its build stands. @param ended also of one that is ended, to be looked at */
 export async function commissionedIn(
   tx: Tx,
   club: string,
   engines: readonly { readonly id: string; readonly fitOut: FitOut }[],
-  stands: ReadonlyMap<
-    string,
-    Pick<BuildFacts, 'faults'> & { readonly papers: readonly { readonly kind: string; readonly expires: string }[] }
-  >
+  stands: Stands,
+  { ended = false } = {}
 ): Promise<Map<string, CommissionedIn>> {
   const ids = engines.map((e) => e.id);
-  const [said, builds] = await Promise.all([
+  const [said, builds, [clock]] = await Promise.all([
     saidOf(tx, club, ids),
     tx<{ engineId: string; kind: string; at: Date; by: string; body: unknown }[]>`
-      select engine_id, kind, at, by_name as by, body from build_entry where club_id = ${club} and engine_id = any(${ids}::uuid[]) order by seq`.execute()
+      select engine_id, kind, at, by_name as by, body from build_entry where club_id = ${club} and engine_id = any(${ids}::uuid[]) order by seq`.execute(),
+    tx<{ zone: string }[]>`select zone from club where club_id = ${club}`.execute()
   ]);
+  const today = isoDayIn(Date.now(), clock!.zone);
   return new Map(
     await Promise.all(
       engines.map(async ({ id, fitOut }): Promise<[string, CommissionedIn]> => {
@@ -98,28 +104,32 @@ export async function commissionedIn(
           .filter((b) => b.engineId === id)
           .map(({ kind, at, by, body }) => ({ kind, body, by, at: at.toISOString() }) as BuildEntry);
         const build = buildOf(log);
-        const before = commissioned(said.get(id) ?? [], build?.since);
-        if (!build) return [id, { log, building: false, ...(before ? { before } : {}) }];
+        const before = commissioned(said.get(id) ?? [], build);
+        if (!build || !(ended || isBuilding(build))) return [id, { log, before }];
         const { faults = [], papers = [] } = stands.get(id) ?? {};
-        const today = new Date().toISOString().slice(0, 10);
+        const { cells, built: _, ...shown } = before;
         const facts: BuildFacts = {
+          ...shown,
           fitOut,
           has: build.has,
           skipped: build.skipped,
           sessions: await sessionsIn(tx, club, id, build.since),
           sheets: await sheetsIn(tx, club, id, build.since),
-          cells: Object.fromEntries(before!.cells.map((c) => [`${c.item} · ${c.in}`, c])),
-          swept: before!.swept,
-          own: before!.own,
-          rigs: before!.rigs,
+          cells: cellsFrom(cells),
           faults,
           papers: papers.filter((p) => p.expires >= today).map((p) => p.kind)
         };
-        return [id, { log, before: before!, facts, building: isBuilding(build) }];
+        return [id, { log, before, facts }];
       })
     )
   );
 }
+
+/** What a session begins with of it; nothing where there is nothing to be told. */
+export const beginsWith = ({ before, facts }: CommissionedIn): Pick<InBook, 'before' | 'build'> => ({
+  ...(isEmpty(before) ? {} : { before }),
+  ...(before.built && facts ? { build: buildStands(facts) } : {})
+});
 
 /** What was worked on since a build began and is signed, with what an accumulation test of it came to. */
 async function sessionsIn(tx: Tx, club: string, engineId: string, since: string): Promise<BuildFacts['sessions']> {
@@ -147,6 +157,3 @@ const sheetsIn = (tx: Tx, club: string, engineId: string, since: string): Promis
     from proof p where club_id = ${club} and engine_id = ${engineId} and kind = 'worksheet' and at >= ${since} order by seq desc limit 100`.then(
     (r) => [...r]
   );
-
-/** How the stages of an open build stand; nothing where it has none. */
-export const standsOf = ({ facts, building }: CommissionedIn) => (facts && building ? buildStands(facts) : undefined);

@@ -22,6 +22,7 @@ export type Accumulation = Infer<typeof fields>;
 
 export const accumulation: KindOf<Accumulation> = {
   fields,
+  does: (state, { act }) => ({ ...state, accumulation: act }),
   says: (body, { units }) =>
     body.act === 'begins'
       ? `Accumulation test begins: ${printText(body.lasts, 'time', units)}, ${body.over} % allowed, gauge read to ${printText(body.error, 'pressure', units)} either way, by ${body.rule}`

@@ -1,9 +1,6 @@
 import { group, type Infer, optional, text } from '../../form';
 import type { KindOf } from './kind';
 
-/** What a picture is kept under: the sum of its bytes, so that it is there once and is what it was. */
-export const sumOfPhoto = /^[0-9a-f]{64}$/;
-
 const fields = group('Photo', {
   sum: text('Sum of its bytes, SHA-256', 64, 64),
   what: text('What it shows', 1, 200),

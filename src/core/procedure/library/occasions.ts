@@ -1,5 +1,5 @@
-import { type Condition, type Fitting, fittingsOf, type OccasionKey, occasionOf, registerOf, type Place, walksOf } from '../../commission';
-import type { FitOut } from '../../engine';
+import { type Condition, type Fitting, fittingsOf, type OccasionKey, registerOf, type Place, walksOf } from '../../commission';
+import { type FitOut, mayAccumulate } from '../../engine';
 import { mark, psi } from '../../units';
 import type { Gate, Phase, Proof, StepRule } from '../step';
 import { drains, gas, glass, sentences, solid, spirit, wheels } from './fits';
@@ -95,25 +95,29 @@ const rig = (
   ...more
 });
 
-type Part = { readonly from?: readonly string[]; readonly own?: readonly StepRule[] };
+/** Steps of its own before and after those that it shares with a usual day. */
+type Part = { readonly first?: readonly StepRule[]; readonly from?: readonly string[]; readonly own?: readonly StepRule[] };
 type Composed = Readonly<Partial<Record<Phase, Part>>>;
 
-const putBack: StepRule = {
-  key: 'put-back',
-  what: 'What was set for it, put back',
+/** What an engine on a stand is held by is not taken away again: nothing of it is opened here. */
+const held: StepRule = {
+  key: 'held',
+  what: 'Held where it is, and free to turn',
   how: (f) =>
     sentences(
-      drains(f) && 'Drains as they are left.',
-      (f.drive === 'gears' || f.drive === 'clutch') && 'Out of drive, or as it stands.',
-      'Everything that was opened, shut.'
+      wheels(f) && 'On a stand, or its driven wheels off what they stand on; what has to stand is chocked, and stays so.',
+      !wheels(f) && 'Bolted or weighted down.',
+      f.drive === 'gears' && 'Out of gear.',
+      f.drive === 'clutch' && 'Clutch out.'
     ),
-  why: 'Whoever comes next finds it as the book says.',
-  closes: ['drains', 'gear', 'chocks'],
-  minutes: 1
+  why: 'It is going to turn, and it is not to go anywhere.',
+  must: true,
+  minutes: 3
 };
+const ownDrains = (f: FitOut) => f.cylinders.drains === 'hand' || f.cylinders.drains === 'chest';
 
 const turned: readonly string[] = ['fastenings', 'brakes', 'drains-free', 'road-gear', 'place'];
-const oiled: readonly string[] = ['mechanical', 'oil-round', 'hold-regulator', 'hold-gear', 'hold-brake', 'hold-drains'];
+const oiled: readonly string[] = ['mechanical', 'oil-round', 'hold-regulator'];
 const left: readonly string[] = ['covers', 'faults-written'];
 
 const air: Composed = {
@@ -140,7 +144,10 @@ const air: Composed = {
   },
   'Fill and oil': {
     from: oiled,
-    own: [matrix('cold-cells', 'cold', ['chassis'], 'Every control moved, cold', 'Its whole way and back, and what it moves seen to move.')]
+    own: [
+      held,
+      matrix('cold-cells', 'cold', ['chassis'], 'Every control moved, cold', 'Its whole way and back, and what it moves seen to move.')
+    ]
   },
   Raise: {
     own: [
@@ -210,8 +217,7 @@ const air: Composed = {
         closes: ['air hose'],
         needs: ['air-on'],
         minutes: 2
-      },
-      putBack
+      }
     ]
   },
   'Put away': { from: left }
@@ -233,7 +239,10 @@ const borrowed: Composed = {
   },
   'Fill and oil': {
     from: oiled,
-    own: [matrix('cold-cells', 'cold', ['chassis'], 'Every control moved, cold', 'Its whole way and back, and what it moves seen to move.')]
+    own: [
+      held,
+      matrix('cold-cells', 'cold', ['chassis'], 'Every control moved, cold', 'Its whole way and back, and what it moves seen to move.')
+    ]
   },
   Raise: {
     own: [
@@ -258,6 +267,7 @@ const borrowed: Composed = {
         how: 'Crack it and shut it, again and again, until what comes is vapour and no more water.',
         why: 'Water does not give way: it breaks covers and bends rods.',
         needs: ['borrowed-on'],
+        opens: (f) => (ownDrains(f) ? ['drains'] : []),
         minutes: 6
       },
       {
@@ -279,11 +289,11 @@ const borrowed: Composed = {
           needs: ['borrowed-turns']
         }
       ),
-      walk('borrowed-sweep', (f) => f.workingPressure, ['chassis'], {
-        what: 'Leak sweep of the chassis, hot',
+      // What the hose leaves of that boiler's pressure is what is walked at: its needle is read and logged.
+      walk('borrowed-sweep', (f) => walksOf(f)[1]!, ['chassis'], {
+        what: (f) => `Leak sweep of the chassis at ${p(walksOf(f)[1]!)}`,
         needs: ['borrowed-turns'],
-        gates: [],
-        proof: swept((f) => f.workingPressure, ['chassis'])
+        gates: []
       })
     ]
   },
@@ -292,12 +302,11 @@ const borrowed: Composed = {
       rig(
         'borrowed-off',
         'Steam off at the other boiler, hose off, said so to its keeper',
-        'Valve shut there first, then here, the hose drained, then taken off.',
+        'Valve shut there first, then here, the hose drained, then taken off. What was opened is shut once it is dry.',
         'The other engine has its own day.',
         { kind: 'rig', part: 'borrowed steam', on: false },
-        { needs: ['borrowed-on'] }
-      ),
-      putBack
+        { needs: ['borrowed-on'], closes: (f) => (ownDrains(f) ? ['drains'] : []) }
+      )
     ]
   },
   'Put away': { from: ['drain-all', 'rust', ...left] }
@@ -344,11 +353,12 @@ const steamCells = matrix(
 );
 const accumulated: StepRule = {
   key: 'accumulated',
-  when: (f) => f.gauge && f.fire.with !== 'spirit' && f.fire.with !== 'electric',
+  when: mayAccumulate,
   what: 'Accumulation test run, with the examiner beside it',
   how: 'Accumulation test, below: it says what must be set first, keeps the time, and does the sum.',
   why: 'Valves that pass less than the fire makes are no safety valves.',
-  must: false,
+  proof: () => ({ kind: 'accumulated' }),
+  shown: 'borne out',
   minutes: 15
 };
 
@@ -407,18 +417,19 @@ const coldWork: Readonly<Record<'wash-out' | 'lay-up' | 'return' | 'tube sweep',
           what: 'Closed with new joints, and each marked as taken apart',
           how: 'Leak sweep, Taken apart: it is swept anew at the next fire.',
           why: 'What was tight before says nothing of a new joint.',
+          proof: () => ({ kind: 'apart' }),
           needs: ['wash-looked'],
           minutes: 20
         }
       ]
     },
-    'Put away': { from: ['boiler-state', ...left], own: [filledAgain] }
+    'Put away': { first: [filledAgain], from: ['boiler-state', ...left] }
   },
   'lay-up': {
     'Put away': {
+      first: [filledAgain],
       from: ['ash', 'tubes-swept', 'lubricator-drain', 'drain-all', 'rust', 'boiler-state', 'wicks-out', ...left],
       own: [
-        filledAgain,
         {
           key: 'lay-dated',
           what: 'Label on it: wet or dry, drained where, and the day',
@@ -546,22 +557,16 @@ export function libraryOf(library: Library, occasion: OccasionKey): Library {
   if (of) {
     const all = new Map(library.flatMap(({ rules }) => rules.map((r) => [r.key, r] as const)));
     return library.map(({ phase }) => {
-      const { from = [], own = [] } = of[phase] ?? {};
-      return {
-        phase,
-        rules: [
-          ...own.filter((r) => r === filledAgain),
-          ...from.flatMap((key) => all.get(key) ?? []),
-          ...own.filter((r) => r !== filledAgain)
-        ].map(unlit)
-      };
+      const { first = [], from = [], own = [] } = of[phase] ?? {};
+      return { phase, rules: [...first, ...from.flatMap((key) => all.get(key) ?? []), ...own].map(unlit) };
     });
   }
   const more = added[occasion];
   if (!more) return library;
-  const runs = occasionOf(occasion) !== occasionOf('steam test');
+  // A test in steam is proven and put away: nobody gives their word that it is fit to run.
+  const not = occasion === 'steam test' ? new Set([...looks, 'fit-to-run', 'feeds-proven']) : looks;
   return library.map(({ phase, rules }) => ({
     phase,
-    rules: phase === 'Run' && !runs ? [] : [...rules.filter((r) => !looks.has(r.key)), ...(more[phase] ?? [])]
+    rules: occasion === 'steam test' && phase === 'Run' ? [] : [...rules.filter((r) => !not.has(r.key)), ...(more[phase] ?? [])]
   }));
 }

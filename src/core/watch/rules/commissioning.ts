@@ -12,17 +12,18 @@ export const leakStops: Rule = {
   clears: 'Fire out, the place taken apart, or dry at the same pressure.',
   finds: ({ fitOut, state, log }) => {
     if (!state.fire.litAt || state.fire.outAt || !state.swept.length) return undefined;
+    const seenAt = (place: string) => state.swept.findLast((s) => s.place === place)!.when;
     const worst = judgeSweep(registerIn({ context: log.context, state }), state.swept).filter((j) => j.stops);
-    const [first] = worst;
+    // What an earlier day found was told when it began, and may have been mended since: it is said again when it is seen again.
+    const today = worst.filter((j) => seenAt(j.place) >= (state.began ?? ''));
+    const [first] = today;
     if (!first) return undefined;
-    // What an earlier day found counts from the match.
-    const last = state.swept.findLast((s) => s.place === first.place)!.when;
-    const since = last > state.fire.litAt ? last : state.fire.litAt;
+    const since = seenAt(first.place);
     return {
       from: ms(since),
       since,
-      bad: worst.length,
-      what: `${first.place}: ${judgedWords(first, fitOut.workingPressure)}${worst.length > 1 ? `, and ${worst.length - 1} more` : ''}`,
+      bad: today.length,
+      what: `${first.place}: ${judgedWords(first, fitOut.workingPressure)}${today.length > 1 ? `, and ${today.length - 1} more` : ''}`,
       first: 'Fire down, and no further up. Out of the way of it. It is not raised again before whoever may has seen it.'
     };
   }

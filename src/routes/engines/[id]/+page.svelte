@@ -80,7 +80,7 @@
 
   <div class="three">
     <OpenFaults engineId={data.engine.id} faults={data.faults} may={can('log')} {form} />
-    <CarriedOver carried={data.carried} any={data.last !== undefined} />
+    <CarriedOver carried={data.carried} rigs={data.rigs} any={data.last !== undefined} />
     <Papers engine={data.engine.id} {newest} now={data.now} may={can('keep papers')} {form} />
   </div>
 

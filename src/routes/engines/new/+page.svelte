@@ -101,9 +101,6 @@
     margin-top: 12px;
     align-items: start;
   }
-  .scroll {
-    overflow-x: auto;
-  }
   .r {
     text-align: right;
   }
