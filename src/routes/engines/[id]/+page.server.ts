@@ -21,31 +21,20 @@ export const load = async ({ params, locals }) => {
   const id = needId(params.id);
   const found = await engine(club, id);
   if (!found) return notHere('engine');
-  const [
-    papers,
-    open,
-    steamings,
-    { stops, passengers, standing, rigs },
-    past,
-    plans,
-    carried,
-    kept,
-    joints,
-    runs,
-    measured
-  ] = await Promise.all([
-    papersOf(club, id),
-    faults(club, { engineId: id }),
-    lastSteamings(club, id),
-    obstacles(club, id, isoDayIn(Date.now(), zone)),
-    toldOf(club, id),
-    plannedFor(club, id),
-    carriedFrom(club, id),
-    keptOf(club, id),
-    jointsOf(club, id, found.fitOut),
-    runsShown(club, id, found.fitOut),
-    measuredShown(club, id)
-  ]);
+  const [papers, open, steamings, { stops, passengers, standing, rigs }, past, plans, carried, kept, joints, runs, measured] =
+    await Promise.all([
+      papersOf(club, id),
+      faults(club, { engineId: id }),
+      lastSteamings(club, id),
+      obstacles(club, id, isoDayIn(Date.now(), zone)),
+      toldOf(club, id),
+      plannedFor(club, id),
+      carriedFrom(club, id),
+      keptOf(club, id),
+      jointsOf(club, id, found.fitOut),
+      runsShown(club, id, found.fitOut),
+      measuredShown(club, id)
+    ]);
   const last = steamings.find((s) => s.endedAt);
   return {
     engine: found,
