@@ -1,7 +1,7 @@
 import { type FitOut, fitOutOf } from '$core/engine';
-import { canonical, exampleRules, linkSum, type Finding, type Rules, sheetOf, type Verdict } from '$core/proof';
+import { type Before, canonical, exampleRules, linkSum, type Finding, type Rules, sheetOf, unsaid, type Verdict } from '$core/proof';
 import { judge, type Judged, readRules } from '$core/proof/check';
-import { Refusal } from '$core/units';
+import { isoDayIn, Refusal } from '$core/units';
 import { createHash } from 'node:crypto';
 import { inClub } from './database';
 import { allowed, type Member } from './members';
@@ -63,7 +63,7 @@ export const rulesOf = (club: string): Promise<Rules & { version: number; at?: D
 async function rulesIn(tx: Tx, club: string): Promise<Rules & { version: number; at?: Date; by?: string }> {
   const [last] = await tx<{ version: number; document: Rules; at: Date; by: string }[]>`
     select version, document, at, by_name as by from rules where club_id = ${club} order by version desc limit 1`;
-  return last ? { ...last.document, version: last.version, at: last.at, by: last.by } : { ...exampleRules, version: 0 };
+  return last ? { ...unsaid, ...last.document, version: last.version, at: last.at, by: last.by } : { ...exampleRules, version: 0 };
 }
 /** Every version, newest first. */
 export const rulesBefore = (club: string) =>
@@ -104,7 +104,16 @@ async function judgedIn(tx: Tx, club: string, engineId: string, key: string, wri
   if (!of || !(of.when?.(engine.fitOut) ?? true))
     throw new Refusal('sheet', 'There is no such worksheet for this engine.', { code: 'missing' });
   const rules = await rulesIn(tx, club);
-  return { engine, rules, judged: judge(of, written, engine.fitOut, rules) };
+  return { engine, rules, judged: judge(of, written, engine.fitOut, rules, await beforeIn(tx, club, engineId, key)) };
+}
+
+/** The same worksheet as it was made the last time, where it can be read. */
+async function beforeIn(tx: Tx, club: string, engineId: string, key: string): Promise<Before | undefined> {
+  const [last] = await tx<{ document: string; at: Date; zone: string }[]>`
+    select document, at, zone from proof join club using (club_id)
+    where club_id = ${club} and engine_id = ${engineId} and kind = 'worksheet' and sheet = ${key} order by seq desc limit 1`;
+  const read = last && readDocument<Worksheet>(last.document);
+  return read && { day: isoDayIn(last.at, last.zone), body: read.body };
 }
 
 /** One at a time for each club: what is asked before a link is made still holds when it is. */

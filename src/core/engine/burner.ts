@@ -1,3 +1,4 @@
+import { feedsOf } from './feeds';
 import type { FitOut } from './fit-out';
 
 /** ANOTHER BURNER is another fire: what was shown with the one before it says nothing of this one. */
@@ -19,7 +20,7 @@ export const burnerKey = (f: FitOut): string => JSON.stringify(burnerOf(f));
  */
 export function voidedBy(before: FitOut, after: FitOut): string[] {
   if (burnerKey(before) === burnerKey(after)) return [];
-  const fed = after.feeds.some((x) => x.plumbed && x.kind !== 'bottle');
+  const fed = feedsOf(after).length > 0;
   return [
     after.fire.with === 'gas' && 'the leak test of every gas joint',
     !fed && after.fire.with !== 'electric' && 'the pair of fuel and water: one run measured in and out, timed by the class',

@@ -1,4 +1,5 @@
 export * from './accumulates';
+export * from './feeds';
 export * from './fireside';
 export * from './fit-out';
 export * from './geometry';

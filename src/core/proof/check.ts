@@ -2,7 +2,7 @@ import type { FitOut } from '../engine';
 import { joiOf, problemsOf } from '../form/joi';
 import { Refusal } from '../units';
 import { type Rules, rulesField } from './rules';
-import { type Finding, type Sheet, type Verdict, worst } from './sheet';
+import { type Before, type Finding, type Sheet, type Verdict, worst } from './sheet';
 
 /** What was written on a worksheet, and what it comes to. */
 export interface Judged {
@@ -13,16 +13,17 @@ export interface Judged {
 
 /**
  * Reads and judges what was written on a worksheet.
+ * @param before the same worksheet as it was made the last time, where there is one
  * @throws Refusal at the first field that cannot be
  */
-export function judge(of: Sheet, written: unknown, fitOut: FitOut, rules: Rules): Judged {
+export function judge(of: Sheet, written: unknown, fitOut: FitOut, rules: Rules, before?: Before): Judged {
   const fields = of.fields(fitOut);
   const { error, value } = joiOf(fields).validate(written, { abortEarly: false });
   if (error) {
     const [first] = problemsOf(fields, error, written);
     throw new Refusal(first!.path || 'sheet', first!.sentence);
   }
-  const findings = of.judge(value as never, fitOut, rules);
+  const findings = of.judge(value as never, fitOut, rules, before);
   return { body: value as Record<string, unknown>, findings, verdict: worst(findings.map((f) => f.verdict)) };
 }
 

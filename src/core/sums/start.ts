@@ -1,5 +1,5 @@
 import { type Plant, raise, usualFill, waterAtGlass } from '../boiler';
-import { boilerShape, coldFor, type FitOut } from '../engine';
+import { boilerShape, coldFor, feedsOf, type FitOut } from '../engine';
 import { group, type Infer } from '../form';
 import { coldWater, saturationAtGauge, waterVolume } from '../steam';
 import {
@@ -79,7 +79,7 @@ function feedGap({ fitOut, plant }: Given, { water: fillAt, air }: Asked, { line
   const water = usualFill(fitOut, plant, fillAt);
   const rising = raise(plant, { water, T: fillAt, ambient: air }, {}, { every: 20 });
   // A feed that needs the engine turning cannot work before it moves: after the tests.
-  const able = fitOut.feeds.filter((f) => f.plumbed && f.kind !== 'bottle');
+  const able = feedsOf(fitOut);
   const standing = able.filter((f) => !f.turning).sort((a, b) => a.from - b.from)[0];
   const feed = standing ?? able[0];
   const reached = rising.moments.find((m) => m.gauge >= Math.max(feed?.from ?? plant.inSteam, 1));

@@ -1,4 +1,4 @@
-import { boilerShape, type FitOut } from '../engine';
+import { boilerShape, feedsOf, type FitOut } from '../engine';
 import { gasHeat } from '../firing';
 import { group, type Infer, maybe, number, quantity } from '../form';
 import { coldWater, waterVolume } from '../steam';
@@ -54,7 +54,7 @@ export interface Stop {
 export type Stopping = Stop | { readonly refused: string; readonly worked: Worked };
 
 /** Whether anything can be fed while there is pressure. */
-export const canBeFed = (f: FitOut): boolean => f.feeds.some((x) => x.plumbed && x.kind !== 'bottle');
+export const canBeFed = (f: FitOut): boolean => feedsOf(f).length > 0;
 /** Whether a run is timed: nothing can be fed while there is pressure. */
 export const isTimed = (f: FitOut): boolean => !canBeFed(f);
 /** Whether fuel and water must end together: nothing can be fed, and the fire is not switched off by its own thermostat. */

@@ -1,4 +1,4 @@
-import type { Feed, FitOut } from '../engine';
+import { type Feed, feedsOf, type FitOut } from '../engine';
 import { openFaults, type State } from '../log';
 import { psi } from '../units';
 
@@ -16,8 +16,8 @@ export function feedsNow(
   const faulty = ({ name }: Feed) =>
     openFaults(state).some((x) => x.forbids !== 'nothing' && x.text.toLowerCase().includes(name.toLowerCase()));
   const rank = (x: Feed) => (state.feeds[x.name]?.proven ? 0 : 2) + (x.turning ? 1 : 0);
-  return feeds
-    .filter((x) => x.plumbed && x.kind !== 'bottle' && x.from <= pressure && (!x.turning || moves) && !faulty(x))
+  return feedsOf({ feeds })
+    .filter((x) => x.from <= pressure && (!x.turning || moves) && !faulty(x))
     .sort((a, b) => rank(a) - rank(b));
 }
 
@@ -29,7 +29,5 @@ export const feedWords = ({ name, bypassShutSendsTo: to }: Feed): string =>
 export function feedNow(fitOut: FitOut, state: State): string {
   const [first, next] = feedsNow(fitOut, state);
   if (first) return `Feed now: ${feedWords(first)}${next ? `; if it will not, ${feedWords(next)}` : ''}.`;
-  return fitOut.feeds.some((x) => x.plumbed && x.kind !== 'bottle')
-    ? 'No feed on this engine works as it is now: fire down.'
-    : 'Nothing feeds this engine: fire out.';
+  return feedsOf(fitOut).length ? 'No feed on this engine works as it is now: fire down.' : 'Nothing feeds this engine: fire out.';
 }

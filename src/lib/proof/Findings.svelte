@@ -4,21 +4,21 @@
   import { printMarks, type Worked } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import Working from '../sheet/Working.svelte';
+  import { tones } from './tone';
 
   let { findings, verdict }: { findings: readonly Finding[]; verdict: Verdict } = $props();
   const units = $derived(unitChoice());
-  const signs: Record<Verdict, string> = { within: '', 'too close': '▲ ', 'not within': '■ ', 'shows nothing': '▲ ' };
   const worked = (of: Finding): Worked => ({ value: 0, kind: 'ratio', sure: 'measured', steps: of.steps });
 </script>
 
-<p class="verdict" class:act={verdict === 'not within'} class:caution={verdict === 'too close' || verdict === 'shows nothing'}>
-  {signs[verdict]}{verdicts[verdict]}
+<p class="verdict {tones[verdict].class}">
+  {tones[verdict].sign}{verdicts[verdict]}
 </p>
 <ul>
   {#each findings as f, i (i)}
     <li>
-      <p class:act={f.verdict === 'not within'} class:caution={f.verdict === 'too close' || f.verdict === 'shows nothing'}>
-        {signs[f.verdict]}{printMarks(f.says, units)}{f.verdict === 'within' ? '' : ` ${verdicts[f.verdict]}.`}
+      <p class={tones[f.verdict].class}>
+        {tones[f.verdict].sign}{printMarks(f.says, units)}{tones[f.verdict].class ? ` ${verdicts[f.verdict]}.` : ''}
       </p>
       {#if f.steps.length}<Working worked={worked(f)} />{/if}
     </li>

@@ -11,6 +11,8 @@ export const gauge = sheet({
     'Read at points over the whole range, going up and again coming down, tapped before each reading.'
   ],
   when: (f) => f.gauge,
+  proves: ['gauge', 'workingPressure'],
+  every: 'gaugeEvery',
   fields: () =>
     group('Gauge comparison', {
       full: quantity('Full scale of the engine’s gauge', 'pressure', psi(10), psi(700)),

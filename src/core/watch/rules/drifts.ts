@@ -1,3 +1,4 @@
+import { feedsOf } from '../../engine';
 import { waterIn } from '../../forecast';
 import { psi } from '../../units';
 import { falls, lookError, rises, trendOf } from '../trend';
@@ -50,7 +51,7 @@ export const falling: Rule = {
       since: state.glass!.at,
       what: 'The glass falls, and nothing takes it that was logged',
       first: `Look for it: ${[
-        ...(f.feeds.some((x) => x.plumbed && x.kind !== 'bottle') ? ['a clack passing back, its pipe hot'] : []),
+        ...(feedsOf(f).length ? ['a clack passing back, its pipe hot'] : []),
         ...(f.blowDown ? ['the blow-down weeping'] : []),
         'a leak'
       ].join('; ')}. In this order.`,
@@ -64,7 +65,7 @@ export const rising: Rule = {
   key: 'rising',
   rank: 'look',
   clears: 'The glass steady, or a feed logged.',
-  on: (f) => f.glasses.length > 0 && f.feeds.some((x) => x.plumbed && x.kind !== 'bottle'),
+  on: (f) => f.glasses.length > 0 && feedsOf(f).length > 0,
   finds: (view) => {
     const { fitOut: f, state, recent } = view;
     if (!attended(state)) return undefined;

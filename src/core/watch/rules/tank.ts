@@ -1,3 +1,4 @@
+import { feedsOf } from '../../engine';
 import { mark } from '../../units';
 import type { Rule } from '../rule';
 import { inSteam, minute, ms, usesNow } from '../view';
@@ -12,7 +13,7 @@ export const tank: Rule = {
   key: 'tank',
   rank: 'look',
   clears: 'The tank read or filled.',
-  on: (f) => f.tanks.length > 0 && f.feeds.some((x) => x.plumbed && x.kind !== 'bottle'),
+  on: (f) => f.tanks.length > 0 && feedsOf(f).length > 0,
   blind: ({ state }) => (inSteam(state) && !state.tank ? 'How long the tank lasts: nobody has said how full it stands.' : undefined),
   finds: (view) => {
     const { fitOut: f, state } = view;
