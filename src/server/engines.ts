@@ -1,5 +1,4 @@
-import { type FitOut, fitOutOf, voidedBy } from '$core/engine';
-import { carries } from '$core/procedure';
+import { type FitOut, fitOutOf } from '$core/engine';
 import { checkEngine } from '$core/sums/check';
 import type { Problem } from '$core/form';
 import { Refusal } from '$core/units';
@@ -12,6 +11,7 @@ import { inClub } from './database';
 import { json, type Tx } from './sql/json';
 import { newId } from './uuid';
 import { sameVersion } from './version';
+import { workOf } from './work';
 
 export interface EngineRow {
   id: string;
@@ -87,10 +87,7 @@ export async function saveEngine(
       values (${club}, ${row.id}, ${row.version}, ${json(tx, fitOut)}, ${member.name})`;
     const changes = was ? differences(fitOutOf(was.fitOut), fitOut) : ['added'];
     if (changes.length) await tell(tx, club, member, 'fit-out changed', { engine: fitOut.name, what: changes.join('; ') });
-    const voided = was ? voidedBy(fitOutOf(was.fitOut), fitOut) : [];
-    if (voided.length)
-      await tx`insert into fault (club_id, fault_id, engine_id, text, forbids, raised_at, raised_by, raised_by_id)
-        values (${club}, ${newId()}, ${row.id}, ${`Another burner. Void until it is done again: ${voided.join('; ')}.`}, ${carries(fitOut) ? 'passengers' : 'nothing'}, now(), ${member.name}, ${member.id})`;
+    if (was) await workOf(tx, member, row.id, fitOutOf(was.fitOut), fitOut);
     return row;
   }).catch((error: { code?: string }) => {
     if (error.code === '23505')

@@ -48,7 +48,8 @@ interface Row {
   hash: string;
 }
 
-const readDocument = <T>(text: string): T | undefined => {
+/** A document as it was written; nothing where it cannot be read any more. */
+export const readDocument = <T>(text: string): T | undefined => {
   try {
     return JSON.parse(text) as T;
   } catch {

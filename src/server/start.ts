@@ -14,6 +14,7 @@ import { entriesIn } from './sql/entry';
 import { json, type Tx } from './sql/json';
 import { knownOf } from './sql/plan';
 import { contextOf, steamingIn } from './sql/steaming';
+import { againIn } from './sql/work';
 import { newId } from './uuid';
 
 export const occasionSchema = Joi.valid(...occasionKeys)
@@ -39,7 +40,7 @@ export async function obstaclesIn(tx: Tx, club: string, engineId: string, today:
   return { stops: barsOf(standing, today, of), passengers: barsPassengers({ faults }), standing, rigs: Object.values(before?.rigs ?? {}) };
 }
 
-/** Open faults, what forbids most first, and the latest last day of each kind of paper, of each of these engines: one query. */
+/** Open faults, what forbids most first, what must be proven again, and the latest last day of each kind of paper, of each of these engines. */
 export async function inBookOf(
   tx: Tx,
   club: string,
@@ -58,8 +59,12 @@ export async function inBookOf(
       (select jsonb_agg(jsonb_build_object('id', f.fault_id, 'text', f.text, 'retest', f.retest, 'fix', f.fix) order by f.fixed_at)
         from (select * from fault where club_id = ${club} and engine_id = e.id and awaits = 'retest' and withdrawn_at is null order by fixed_at limit 12) f) as retests
     from unnest(${engineIds as string[]}::uuid[]) as e (id)`;
+  const again = await againIn(tx, club, engineIds, before);
   return new Map(
-    rows.map(({ id, faults, papers, retests }) => [id, { faults: faults ?? [], papers: papers ?? [], retests: retests ?? [] }])
+    rows.map(({ id, faults, papers, retests }) => [
+      id,
+      { faults: [...(faults ?? []), ...(again.get(id) ?? [])], papers: papers ?? [], retests: retests ?? [] }
+    ])
   );
 }
 

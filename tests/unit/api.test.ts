@@ -139,7 +139,7 @@ describe.skipIf(!url)('the API', () => {
     expect((await owner.get(`/api/engines/${engine}`)).body).toEqual(before.body);
   });
 
-  it('another burner takes away what was shown with the one before: an open fault heads its next list; a run longer than its water is not saved', async () => {
+  it('another burner takes away what was shown with the one before: what must be proven again heads its next list; a run longer than its water is not saved', async () => {
     const rail = { ...patterns.find((p) => p.fitOut.name === 'Water Rail')!.fitOut, name: 'Dabchick' };
     const { id } = (await owner.post('/api/engines', rail)).body as { id: string };
     const long = await owner.put(`/api/engines/${id}`, { ...rail, runLimit: 3600 }, 1);
@@ -148,11 +148,11 @@ describe.skipIf(!url)('the API', () => {
       { field: 'runLimit', sentence: expect.stringContaining('longer than its water') }
     ]);
     expect((await owner.put(`/api/engines/${id}`, { ...rail, scale: '45 mm, narrow' }, 1)).status).toBe(200);
-    expect((await owner.get(`/engines/${id}`)).body).not.toContain('Another burner');
+    expect((await owner.get(`/engines/${id}/proven`)).body).not.toContain('To be proven again:');
     const jets = rail.fire.with === 'gas' ? rail.fire.burners.map((b) => ({ ...b, jet: 0.0003 })) : [];
     expect((await owner.put(`/api/engines/${id}`, { ...rail, fire: { ...rail.fire, burners: jets } }, 2)).status).toBe(200);
-    expect((await owner.get(`/engines/${id}`)).body).toContain(
-      'Another burner. Void until it is done again: the leak test of every gas joint'
+    expect((await owner.get(`/engines/${id}/proven`)).body).toContain(
+      'To be proven again: gas train, accumulation test, pair of fuel and water'
     );
   });
 

@@ -51,16 +51,27 @@ describe.skipIf(!adminUrl || !appUrl)('row-level security, under the role that s
       'reset',
       'rules',
       'session',
-      'steaming'
+      'steaming',
+      'work'
     ]);
     for (const name of names) {
       const count = async (club: string | undefined) =>
         (await asClub(club, (tx) => tx`select count(*)::int as n from ${tx(name)} where club_id = ${ours!.club_id}`))[0]!.n as number;
       // The table has something of ours to find (invitations and the like are made later), which only we find.
       if (
-        !['audit', 'build_entry', 'fit_out_version', 'invitation', 'kept_figure', 'photo', 'proof', 'reset', 'rules', 'session'].includes(
-          name
-        )
+        ![
+          'audit',
+          'build_entry',
+          'fit_out_version',
+          'invitation',
+          'kept_figure',
+          'photo',
+          'proof',
+          'reset',
+          'rules',
+          'session',
+          'work'
+        ].includes(name)
       )
         expect(await count(ours!.club_id), name).toBeGreaterThan(0);
       expect(await count(theirs!.club_id), name).toBe(0);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { psi } from '../units';
 import { checkFitOut } from './check';
-import { boilerShape, coldFor, firesideOf, type FitOut, fitOutOf, glassHeight, heightOf, hotFor, patterns, voidedBy } from '.';
+import { boilerShape, coldFor, firesideOf, type FitOut, fitOutOf, glassHeight, heightOf, hotFor, patterns } from '.';
 
 const pattern = (name: string): FitOut => structuredClone(patterns.find((p) => p.fitOut.name === name)!.fitOut);
 
@@ -198,27 +198,5 @@ describe('fit-out document', () => {
     expect(checkFitOut({ format: 'joram.fit-out/7' })).toMatchObject({
       problems: expect.arrayContaining([expect.objectContaining({ path: 'format' })])
     });
-  });
-});
-
-describe('another burner', () => {
-  const gas = (f: FitOut) => f.fire as Extract<FitOut['fire'], { with: 'gas' }>;
-  it('takes away what was shown with the one before it, by what the engine has', () => {
-    const [rail, scoop, tin, lantern] = ['Water Rail', 'Old Scoop', 'Tin Heron', 'Lantern'].map(pattern) as [
-      FitOut,
-      FitOut,
-      FitOut,
-      FitOut
-    ];
-    const jet = { ...rail, fire: { ...gas(rail), burners: gas(rail).burners.map((b) => ({ ...b, jet: 0.0003 })) } };
-    expect(voidedBy(rail, jet).map((x) => x.slice(0, 14))).toEqual(['the leak test ', 'the pair of fu', 'what the safet']);
-    expect(voidedBy(scoop, { ...scoop, fire: { ...gas(scoop), power: 8000 } })).toHaveLength(2);
-    expect(voidedBy(tin, { ...tin, fire: { ...tin.fire, weight: 0.02 } as FitOut['fire'] })).toHaveLength(2);
-    expect(voidedBy(lantern, { ...lantern, fire: { ...lantern.fire, power: 2000 } as FitOut['fire'] })).toHaveLength(1);
-  });
-  it('is not one whose canister, joints or name are others', () => {
-    const rail = pattern('Water Rail');
-    expect(voidedBy(rail, { ...rail, name: 'Another', fire: { ...gas(rail), canister: 0.02, joints: [], wait: 60 } })).toEqual([]);
-    for (const { fitOut } of patterns) expect(voidedBy(fitOut, structuredClone(fitOut))).toEqual([]);
   });
 });

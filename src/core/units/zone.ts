@@ -61,6 +61,12 @@ export const isDay = (text: string): boolean =>
 /** A day so many days later. */
 export const dayAfter = (isoDay: string, days: number): string => isoDayIn(Date.parse(`${isoDay}T12:00:00Z`) + days * 86_400_000, 'UTC');
 
+/** The day so many months later, or the last of that month where it has no such day. @param isoDay 2026-06-13 */
+export const monthsAfter = (isoDay: string, months: number): string => {
+  const [y, m, d] = isoDay.split('-').map(Number) as [number, number, number];
+  const last = new Date(Date.UTC(y, m + months, 0)).getUTCDate();
+  return new Date(Date.UTC(y, m - 1 + months, Math.min(d, last))).toISOString().slice(0, 10);
+};
 /** Days of the calendar from one moment to another. */
 export const daysBetween = (from: When, to: When, zone: string): number =>
   (Date.parse(isoDayIn(to, zone)) - Date.parse(isoDayIn(from, zone))) / 86_400_000;

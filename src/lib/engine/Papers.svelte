@@ -44,7 +44,7 @@
   <div class="row between">
     <h2 class="label">Papers</h2>
     <span class="row"
-      ><a href="/proof?engine={engine}">Proof worksheets</a>{#if may}<button class="quiet" onclick={() => (open = true)}>Add a paper</button
+      ><a href="/engines/{engine}/proven">What is proven</a>{#if may}<button class="quiet" onclick={() => (open = true)}>Add a paper</button
         >{/if}</span
     >
   </div>

@@ -32,6 +32,7 @@
       ></label
     >
     {#if data.engine}
+      <a href="/engines/{data.engine.id}/proven">What is proven of it</a>
       {#each data.sheets.filter((s) => s.able) as s (s.key)}<a class="plain" href="/proof/new/{s.key}?engine={data.engine.id}">{s.name}</a
         >{/each}
     {:else}<span class="second">Choose an engine to begin a worksheet.</span>{/if}

@@ -25,6 +25,7 @@ export const parts: readonly Part[] = [
   { table: 'rules', order: 'version', without: [], later: true },
   { table: 'proof', order: 'seq', without: ['seq'], later: true },
   { table: 'build_entry', order: 'seq', without: ['seq'], later: true },
+  { table: 'work', order: 'seq', without: ['seq'], later: true },
   { table: 'photo', order: 'sum', without: [], later: true },
   { table: 'audit', order: 'audit_id', without: ['audit_id'] }
 ];

@@ -145,7 +145,8 @@ async function sessionsIn(tx: Tx, club: string, engineId: string, since: string)
     })
   );
 }
-async function accumulatedIn(tx: Tx, club: string, id: string, at: Date) {
+/** What the last accumulation test of a session came to; nothing where it was given up. */
+export async function accumulatedIn(tx: Tx, club: string, id: string, at: Date) {
   const found = (await steamingIn(tx, club, id))!;
   const last = accumulationsOf(fold(contextOf(found), (await entriesIn(tx, club, id)).entries), at.getTime()).at(-1)?.verdict;
   return last === 'stayed under' || last === 'over' || last === 'too close' ? last : undefined;

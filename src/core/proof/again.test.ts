@@ -1,0 +1,129 @@
+import { describe, expect, it } from 'vitest';
+import { type FitOut, patterns } from '../engine';
+import {
+  againFor,
+  againWords,
+  beforeAndAfter,
+  type Day,
+  type Done,
+  exampleRules,
+  type Made,
+  provenOf,
+  proofsOf,
+  stillAgain,
+  type Last,
+  worksBetween,
+  worksOn
+} from '.';
+
+const pattern = (name: string): FitOut => structuredClone(patterns.find((p) => p.fitOut.name === name)!.fitOut);
+const gas = (f: FitOut) => f.fire as Extract<FitOut['fire'], { with: 'gas' }>;
+const [hen, rail, scoop, tin, lantern] = ['Marsh Hen', 'Water Rail', 'Old Scoop', 'Tin Heron', 'Lantern'].map(pattern) as [
+  FitOut,
+  FitOut,
+  FitOut,
+  FitOut,
+  FitOut
+];
+
+describe('what a fit-out tells of', () => {
+  const after = (f: FitOut, change: object) => worksBetween(f, { ...f, ...change } as FitOut);
+  it.each<[string, string[], string[]]>([
+    ['another jet', after(rail, { fire: { ...gas(rail), burners: gas(rail).burners.map((b) => ({ ...b, jet: 0.0003 })) } }), ['burner']],
+    ['more power', after(scoop, { fire: { ...gas(scoop), power: 8000 } }), ['burner']],
+    ['a heavier charge', after(tin, { fire: { ...tin.fire, weight: 0.02 } }), ['burner']],
+    ['a stronger element', after(lantern, { fire: { ...lantern.fire, power: 2000 } }), ['burner']],
+    ['another coal', after(hen, { fire: { ...hen.fire, fuel: 'anthracite' } }), ['fuel']],
+    ['a longer grate', after(hen, { fire: { ...hen.fire, grateLength: 0.3 } }), ['grate']],
+    ['a valve set anew', after(hen, { safetyValves: hen.safetyValves.map((v) => ({ ...v, set: v.set + 1e4 })) }), ['valve']],
+    [
+      'tubes of another bore',
+      after(hen, { boiler: { ...hen.boiler, tubes: { ...(hen.boiler as { tubes: object }).tubes, diameter: 0.02 } } }),
+      ['tubes']
+    ],
+    ['more pressure', after(hen, { workingPressure: hen.workingPressure + 1e4 }), ['pressure']],
+    ['a feed turned round', after(hen, { feeds: hen.feeds.map((x) => ({ ...x, into: 'steam' })) }), ['feed']],
+    ['a canister, joints and a name', after(rail, { name: 'Another', fire: { ...gas(rail), canister: 0.02, joints: [], wait: 60 } }), []],
+    ['habits and levels', after(hen, { levels: { ...hen.levels, wanted: 0.6 }, habits: { ...hen.habits, fill: 'warm' } }), []]
+  ])('%s', (_, told, is) => expect(told).toEqual(is));
+  it('nothing where nothing is another', () => {
+    for (const { fitOut } of patterns) expect(worksBetween(fitOut, structuredClone(fitOut))).toEqual([]);
+  });
+});
+
+describe('what must be proven again', () => {
+  it('is what this engine has', () => {
+    expect(againFor('burner', rail)).toEqual(['gas', 'accumulation', 'pair']);
+    expect(againFor('burner', scoop)).toEqual(['gas', 'accumulation']);
+    expect(againFor('burner', tin)).toEqual(['pair']);
+    expect(againFor('burner', lantern)).toEqual(['accumulation']);
+    expect(againFor('valve', hen)).toEqual(['valves', 'accumulation']);
+    expect(againFor('tubes', hen)).toEqual(['hydraulic', 'steam', 'accumulation']);
+    expect(worksOn(rail)).not.toContain('gauge');
+    expect(worksOn(hen)).not.toContain('gas');
+    for (const { fitOut } of patterns)
+      for (const w of worksOn(fitOut)) for (const k of againFor(w, fitOut)) expect(proofsOf(fitOut)).toContain(k);
+  });
+  const done: Done = {
+    id: 'w',
+    work: 'valve',
+    text: 'New spring',
+    again: ['valves', 'accumulation'],
+    at: '2026-05-01T10:00:00Z',
+    day: '2026-05-01',
+    by: 'Wenna'
+  };
+  const made = (proof: string, at: string, good = true): Made => ({ proof, at: `2026-${at}T10:00:00Z`, good });
+  const left = (...of: Made[]) => stillAgain([done], of).flatMap((d) => d.left);
+  it('until it has been, since, and by the newest', () => {
+    expect(left()).toEqual(['valves', 'accumulation']);
+    expect(left(made('valves', '04-30'), made('accumulation', '05-02'))).toEqual(['valves']);
+    expect(left(made('valves', '05-02'), made('accumulation', '05-02'))).toEqual([]);
+    expect(left(made('valves', '05-03', false), made('valves', '05-02'), made('accumulation', '05-02'))).toEqual(['valves']);
+    expect(left(made('valves', '05-02', false), made('valves', '05-03'), made('accumulation', '05-02'))).toEqual([]);
+    expect(left(made('valves', '05-01'))).toContain('valves');
+  });
+  it('says it in a sentence', () =>
+    expect(againWords({ ...done, left: done.again })).toBe(
+      'To be proven again: safety valves, set, accumulation test (a safety valve renewed, taken apart or set anew, 1 May 2026)'
+    ));
+  it('stands beside what was proven, with the day on which it is due', () => {
+    const last: Last[] = [
+      { proof: 'valves', at: '2026-04-30T10:00:00Z', day: '2026-04-30', good: true, verdict: 'within' },
+      { proof: 'hydraulic', at: '2025-02-28T10:00:00Z', day: '2025-02-28', good: true, verdict: 'within' }
+    ];
+    const of = (today: string) =>
+      provenOf(hen, { ...exampleRules, hydraulicEvery: 24, steamEvery: null }, { last, done: [done], made: last, today });
+    const row = (key: string, today = '2027-02-27') => of(today).find((p) => p.key === key)!;
+    expect(of('2027-01-01').map((p) => p.key)).toEqual(proofsOf(hen));
+    expect(row('valves')).toMatchObject({ last: { day: '2026-04-30' }, again: [{ id: 'w' }] });
+    expect(row('valves').due).toBeUndefined();
+    expect(row('hydraulic').due).toEqual({ day: '2027-02-28', past: false });
+    expect(row('hydraulic', '2027-02-28').due).toEqual({ day: '2027-02-28', past: true });
+    expect(row('gauge')).toEqual({ key: 'gauge', name: 'Gauge comparison', again: [] });
+    expect(row('accumulation')).toMatchObject({ again: [{ id: 'w' }] });
+  });
+});
+
+describe('before and after', () => {
+  const day = (d: number, raise: number | null, fuel = 2, inSteam: number | null = 7200): Day => ({
+    at: `2026-05-${String(d).padStart(2, '0')}T09:00:00Z`,
+    raise,
+    highest: 1000 * d,
+    fuel,
+    inSteam
+  });
+  it('takes the five days next to it on either side, and the middle of each', () => {
+    const days = [...[1, 2, 3, 4, 5, 6].map((d) => day(d, d * 60)), ...[11, 12, 13, 14, 15, 16].map((d) => day(d, d * 60, 4))];
+    expect(beforeAndAfter(days.reverse(), '2026-05-08T00:00:00Z')).toEqual({
+      before: { days: 5, raise: 240, highest: 4000, fuel: 1 },
+      after: { days: 5, raise: 780, highest: 13_000, fuel: 2 }
+    });
+  });
+  it('says nothing of what was not measured; of two, what lies between', () => {
+    expect(beforeAndAfter([day(1, null, 0), day(2, 100, 0), day(3, 200, 3, null)], '2026-05-09T00:00:00Z')).toEqual({
+      before: { days: 3, raise: 150, highest: 2000 },
+      after: { days: 0 }
+    });
+  });
+});

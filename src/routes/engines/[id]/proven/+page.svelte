@@ -1,0 +1,138 @@
+<script lang="ts">
+  // What is proven of an engine today: each proof as it was made last, what it no longer speaks of, when it is due; printed, its evidence in full.
+  import { sheetOf, verdicts } from '$core/proof';
+  import { printMarks } from '$core/units';
+  import Done from '$lib/proof/Done.svelte';
+  import { tones } from '$lib/proof/tone';
+  import TitleBlock from '$lib/sheet/TitleBlock.svelte';
+  import { unitChoice } from '$lib/sheet/unit-choice';
+  import { dated, dayWords, until } from '$lib/sheet/when';
+
+  let { data, form } = $props();
+  const units = $derived(unitChoice());
+  const f = $derived(data.engine.fitOut);
+  const open = $derived(data.proven.filter((p) => p.again.length || p.due?.past).length);
+  const can = (right: (typeof data.rights)[number]) => data.rights.includes(right);
+</script>
+
+<svelte:head><title>{data.engine.name}, what is proven · Joram</title></svelte:head>
+<div class="sheet">
+  <TitleBlock
+    cells={[
+      { label: 'What is proven', value: data.engine.name, href: `/engines/${data.engine.id}`, wide: true },
+      { label: 'Class', value: `${f.description} · ${f.scale}`, desk: true },
+      { label: 'Rules', value: data.rules.name, href: '/proof/rules', desk: true },
+      { label: 'To be made again', value: String(open), abnormal: open > 0 }
+    ]}
+  >
+    {#snippet action()}<button class="plain" onclick={() => print()}>Print</button>{/snippet}
+  </TitleBlock>
+  <div class="beside above" style="--left: 1.6fr">
+    <section class="box pad scroll">
+      <table class="ruled">
+        <thead><tr><th>Proof</th><th>By the arithmetic</th><th>Made</th><th>Signed by the examiner</th><th>Again</th></tr></thead>
+        <tbody>
+          {#each data.proven as p (p.key)}
+            <tr>
+              <td
+                >{#if p.last}<a href={p.last.href}>{p.name}</a>{:else}{p.name}{/if}
+                {#if sheetOf(p.key)}<a class="make no-print" href="/proof/new/{p.key}?engine={data.engine.id}">make it</a>{/if}</td
+              >
+              <td class={p.last && tones[p.last.verdict].class}
+                >{#if p.last}{tones[p.last.verdict].sign}{verdicts[p.last.verdict]}{:else}<span class="second">not made</span>{/if}</td
+              >
+              <td
+                >{#if p.last}<span class="figure">{dayWords(p.last.day)}</span> <span class="second">{p.last.by}</span>{/if}</td
+              >
+              <td
+                >{#if p.last?.signedBy}{p.last.signedBy}{:else if p.last && sheetOf(p.key)}<span class="second">not signed</span>{/if}</td
+              >
+              <td
+                >{#each p.again as d (d.id)}<span class="caution">▲ since {dayWords(d.day)}</span>
+                {/each}{#if p.due}<span class={p.due.past ? 'act' : 'second'}
+                    >{p.due.past ? '■ was due ' : 'due '}{dayWords(p.due.day)}</span
+                  >{/if}</td
+              >
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </section>
+    <div class="stack">
+      <Done done={data.done} can={can('edit engines') ? data.works : []} may={can('keep papers')} {form} />
+      <section class="box pad">
+        <h2 class="label">Papers</h2>
+        {#each data.papers as p (p.id)}<p>
+            {p.kind} <span class="second">{p.number}</span> <span class="figure">{dayWords(p.expires)}</span>
+            <span class="second">{until(p.expires, data.now)}</span>
+          </p>{:else}<p class="act">No papers are recorded.</p>{/each}
+      </section>
+    </div>
+  </div>
+  <section class="paper">
+    <h2>Evidence, worksheet by worksheet</h2>
+    {#each data.proven.filter((p) => p.last?.findings.length) as p (p.key)}
+      {@const last = p.last!}
+      <article>
+        <h3>{p.name}: {verdicts[last.verdict].toLowerCase()}</h3>
+        <p>{dayWords(last.day)}, {last.by}. {last.signedBy ? `Signed by the boiler examiner, ${last.signedBy}.` : 'Not signed.'}</p>
+        <ul>
+          {#each last.findings as x, i (i)}<li>
+              {printMarks(x.says, units)}{x.verdict === 'within' ? '' : ` ${verdicts[x.verdict]}.`}
+            </li>{/each}
+        </ul>
+        {#if last.hash}<p class="hash">Sum in the chain: {last.hash}</p>{/if}
+      </article>
+    {:else}<p>No worksheet has been kept.</p>{/each}
+    <p>
+      Printed {dated(data.now)}. This report states evidence and arithmetic, by the rules “{data.rules.name}”{data.rules.version
+        ? `, version ${data.rules.version}`
+        : ', which are an example and nobody’s rule'}. It is no certificate, and it does not say that the boiler is safe: that is for the
+      boiler examiner and the club’s boiler code.
+    </p>
+    <p class="sign"><span>Boiler examiner</span><span>Day</span></p>
+  </section>
+</div>
+
+<style>
+  .above {
+    margin-top: 12px;
+  }
+  .make {
+    margin-left: 8px;
+    font-size: 0.875rem;
+    color: var(--ink2);
+  }
+  .paper {
+    display: none;
+  }
+  @media print {
+    .paper {
+      display: block;
+      margin-top: 16px;
+    }
+    article {
+      break-inside: avoid;
+      border-top: 1px solid var(--rule);
+      padding: 8px 0;
+    }
+    ul {
+      list-style: disc;
+      padding-left: 1.2em;
+    }
+    .hash {
+      font-size: 8pt;
+      overflow-wrap: anywhere;
+    }
+    .sign {
+      display: flex;
+      gap: 40px;
+      margin-top: 14mm;
+    }
+    .sign span {
+      flex: 1;
+      border-top: 1px solid var(--ink);
+      padding-top: 2px;
+    }
+  }
+</style>
