@@ -8,6 +8,7 @@ import { inClub } from './database';
 import { enginesIn } from './engines';
 import { allowed, type Member, membersOf } from './members';
 import { json, type Tx } from './sql/json';
+import { rulesOf } from './proof';
 import { bookIn, obstaclesIn } from './start';
 import { newId } from './uuid';
 
@@ -16,8 +17,9 @@ import { newId } from './uuid';
 /** The club's book for a device that may be without a connection tomorrow. */
 export async function deviceBook(member: Member): Promise<DeviceBook> {
   const { club } = member;
-  const [people, engines] = await Promise.all([
+  const [people, rules, engines] = await Promise.all([
     membersOf(club),
+    rulesOf(club),
     inClub(club, async (tx) => {
       const engines = await enginesIn(tx, club);
       const ids = engines.map((e) => e.id);
@@ -30,8 +32,25 @@ export async function deviceBook(member: Member): Promise<DeviceBook> {
       });
     })
   ]);
-  return { at: new Date().toISOString(), people: people.filter((m) => allowed(m, 'sign as keeper')).map((m) => m.name), engines };
+  return {
+    at: new Date().toISOString(),
+    people: people.filter((m) => allowed(m, 'sign as keeper')).map((m) => m.name),
+    engines,
+    // The example is nobody’s rule: by it no test is begun.
+    ...(rules.version ? { accumulation: byRules(rules) } : {})
+  };
 }
+
+const byRules = ({
+  name,
+  version,
+  accumulation,
+  accumulationTime
+}: Awaited<ReturnType<typeof rulesOf>>): NonNullable<DeviceBook['accumulation']> => ({
+  rule: `${name.slice(0, 60)}, version ${version}`,
+  ...(accumulation === null ? {} : { over: accumulation }),
+  ...(accumulationTime === null ? {} : { lasts: accumulationTime })
+});
 
 /** What is planned of each engine, what is under way, and its last records: one query. */
 async function aboutIn(tx: Tx, { club, id: me }: Member, ids: readonly string[]) {

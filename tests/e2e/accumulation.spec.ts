@@ -35,9 +35,14 @@ for (const { name, options, wp, peak, error, says } of cases)
     await say(page, '1/2');
     await open();
     await expect(sheet.locator('.mark[aria-label="Not so"]')).toHaveCount(0);
+    // By the club’s own rules, where it has written them down.
+    await expect(sheet.getByLabel('By which rule')).toHaveValue(/, version \d+$/);
+    await expect(sheet.getByLabel('For how long')).toHaveValue(/min$/);
+    await sheet.getByLabel('By which rule').fill('');
     await sheet.getByRole('button', { name: 'Begin the test' }).click();
     await expect(sheet).toContainText('By which rule: write 3 to 80 characters.');
     await sheet.getByLabel('By which rule').fill('Osier Fen boiler code, 7.2');
+    await sheet.getByLabel('Allowed over working pressure, %').fill('10');
     await sheet.getByLabel('For how long').fill('3 min');
     await sheet.getByLabel('Gauge read to, either way').fill(`${error} psi`);
     await sheet.getByRole('button', { name: 'Begin the test' }).click();

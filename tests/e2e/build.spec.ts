@@ -268,6 +268,7 @@ test('a chassis becomes an engine: each stage by its evidence, and nothing befor
   const test_ = await foot(again, 'Accumulation test');
   for (const word of ['Bright and even', 'Blower full open', 'Regulator shut']) await test_.getByRole('button', { name: word }).click();
   await test_.getByLabel('By which rule').fill('Osier Fen boiler code, 7.2');
+  await test_.getByLabel('Allowed over working pressure, %').fill('10');
   await test_.getByLabel('For how long').fill('3 min');
   await test_.getByLabel('Gauge read to, either way').fill('1 psi');
   await test_.getByRole('button', { name: 'Begin the test' }).click();

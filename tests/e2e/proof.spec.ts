@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 import { patterns } from '../../src/core/engine';
 import { desk, phone } from './foot';
 import { comeInAs, visit } from './people';
+import { untyped } from './typing';
 
 /** A worksheet as hands fill it in: each field typed, worked out, kept, signed by the examiner, read back. */
 for (const [name, options] of [
@@ -16,8 +17,8 @@ for (const [name, options] of [
     const called = `Pumped on ${name} ${Date.now() % 1e6}`;
     const { id } = (await (await page.request.post('/api/engines', { data: { ...fitOut, name: called } })).json()) as { id: string };
     await visit(page, `/engines/${id}`);
-    await page.getByRole('link', { name: 'Proof worksheets' }).click();
-    await page.getByRole('link', { name: 'Hydraulic test', exact: true }).click();
+    await page.getByRole('link', { name: 'What is proven' }).click();
+    await page.locator('tr', { hasText: 'Hydraulic test' }).getByRole('link', { name: 'make it' }).click();
     await page.waitForURL(/\/proof\/new\/hydraulic/);
     await page.locator('html[data-live]').waitFor();
     const type = async (label: string, text: string) => {
@@ -83,13 +84,36 @@ test('the club’s rules, each field typed: none without a source, kept as a ver
     ['Fall that is allowed while it is held', '1 psi'],
     ['A safety valve lifts within so much of its set, %', '4'],
     ['It shuts again within so much under its lift, %', '12'],
-    ['A gauge reads within so much of its full scale, %', '2.5']
+    ['A gauge reads within so much of its full scale, %', '2.5'],
+    ['Steam test: held at working pressure for', '25 min'],
+    ['Accumulation: over working pressure at the most, %', '8'],
+    ['Accumulation: how long', '6 min'],
+    ['A glass holds what the drawing says within, %', '12'],
+    ['A feed gives so many times what the fire can boil away', '1.5'],
+    ['A feed picks up within', '20 s'],
+    ['A brake that is shut in loses in a minute at the most', '1.5 psi'],
+    ['Brakes hold back, of the weight, at least, %', '7'],
+    ['Gas, shut in: fall that is allowed', '0.5 psi'],
+    ['Gas, shut in: held for', '4 min'],
+    ['Earth lead to shell at the most, Ω', '0.4'],
+    ['Element to shell at least, MΩ', '2'],
+    ['Solids in the boiler water at the most', '2000 mg/l'],
+    ['Hydraulic test: again after, months', '24'],
+    ['Steam test and valves: again after, months', '12'],
+    ['Accumulation test: again after, months', '13'],
+    ['Gauge comparison: again after, months', '14'],
+    ['Fusible plug renewed: again after, months', '36'],
+    ['Gas train: again after, months', '11'],
+    ['Electric set: again after, months', '10']
   ];
   for (const [label, text] of typed) await type(label, text);
+  expect(
+    await untyped(page, page.locator('form fieldset'), [...typed.map(([label, type]) => ({ label, type })), { label: 'Called', type: '' }])
+  ).toEqual([]);
   await page.getByRole('button', { name: /^Keep as version/ }).click();
   await expect(page.getByRole('status')).toContainText('Kept as version');
   await visit(page, '/proof/rules');
-  for (const [label, text] of typed) await expect(page.getByLabel(label)).toHaveValue(text);
+  for (const [label, text] of typed) await expect(page.getByLabel(label, { exact: true }), label).toHaveValue(text);
 
   const { fitOut } = patterns.find((p) => p.key === 'large-tank')!;
   const name = `Compared ${Date.now() % 1e6}`;

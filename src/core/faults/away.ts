@@ -14,6 +14,8 @@ export interface DeviceBook {
   /** Whoever may keep an engine. */
   readonly people: readonly string[];
   readonly engines: readonly EngineInBook[];
+  /** What an accumulation test is judged by, as far as the club’s rules say it; none in a book from before it was kept. */
+  readonly accumulation?: { readonly rule: string; readonly over?: number; readonly lasts?: number };
 }
 export interface EngineInBook extends InBook {
   readonly id: string;

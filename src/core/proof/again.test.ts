@@ -4,6 +4,7 @@ import {
   againFor,
   againWords,
   beforeAndAfter,
+  canonical,
   type Day,
   type Done,
   exampleRules,
@@ -46,8 +47,8 @@ describe('what a fit-out tells of', () => {
     ['a canister, joints and a name', after(rail, { name: 'Another', fire: { ...gas(rail), canister: 0.02, joints: [], wait: 60 } }), []],
     ['habits and levels', after(hen, { levels: { ...hen.levels, wanted: 0.6 }, habits: { ...hen.habits, fill: 'warm' } }), []]
   ])('%s', (_, told, is) => expect(told).toEqual(is));
-  it('nothing where nothing is another', () => {
-    for (const { fitOut } of patterns) expect(worksBetween(fitOut, structuredClone(fitOut))).toEqual([]);
+  it('nothing where nothing is another, in whatever order it was written down', () => {
+    for (const { fitOut } of patterns) expect(worksBetween(fitOut, JSON.parse(canonical(fitOut)) as FitOut)).toEqual([]);
   });
 });
 
@@ -59,7 +60,7 @@ describe('what must be proven again', () => {
     expect(againFor('burner', lantern)).toEqual(['accumulation']);
     expect(againFor('valve', hen)).toEqual(['valves', 'accumulation']);
     expect(againFor('tubes', hen)).toEqual(['hydraulic', 'steam', 'accumulation']);
-    expect(worksOn(rail)).not.toContain('gauge');
+    expect(worksOn(rail)).not.toContain('glass');
     expect(worksOn(hen)).not.toContain('gas');
     for (const { fitOut } of patterns)
       for (const w of worksOn(fitOut)) for (const k of againFor(w, fitOut)) expect(proofsOf(fitOut)).toContain(k);

@@ -1,6 +1,7 @@
 import { burnerKey, type FitOut, mayAccumulate } from '../engine';
 import { isTimed } from '../sums';
 import { dayWords } from '../units';
+import { canonical } from './chain';
 import { sheetOf, sheets } from './sheets';
 
 /** AFTER A CHANGE: what was done to an engine, and what must be proven again before it runs with others. */
@@ -92,7 +93,7 @@ export const againFor = (work: WorkKey, f: FitOut): string[] => all[work].again.
 export const worksBetween = (before: FitOut, after: FitOut): WorkKey[] =>
   workKeys.filter((k) => {
     const { tells } = all[k];
-    return tells && JSON.stringify(tells(before)) !== JSON.stringify(tells(after)) && againFor(k, after).length > 0;
+    return tells && canonical(tells(before)) !== canonical(tells(after)) && againFor(k, after).length > 0;
   });
 
 /** What was done, as it is kept. */

@@ -1,7 +1,7 @@
 import type { FitOut } from '../engine';
 import { joiOf, problemsOf } from '../form/joi';
 import { Refusal } from '../units';
-import { type Rules, rulesField } from './rules';
+import { type Rules, rulesField, unsaid } from './rules';
 import { type Before, type Finding, type Sheet, type Verdict, worst } from './sheet';
 
 /** What was written on a worksheet, and what it comes to. */
@@ -27,9 +27,11 @@ export function judge(of: Sheet, written: unknown, fitOut: FitOut, rules: Rules,
   return { body: value as Record<string, unknown>, findings, verdict: worst(findings.map((f) => f.verdict)) };
 }
 
-/** Rules as they are to be saved. @throws Refusal at the first field that cannot be */
+const isGroup = (x: unknown): x is object => typeof x === 'object' && x !== null && !Array.isArray(x);
+
+/** Rules as they are to be saved: a figure that is not said is none. @throws Refusal at the first field that cannot be */
 export function readRules(written: unknown): Rules {
-  const { error, value } = joiOf(rulesField).validate(written, { abortEarly: false });
+  const { error, value } = joiOf(rulesField).validate(isGroup(written) ? { ...unsaid, ...written } : written, { abortEarly: false });
   if (!error) return value as Rules;
   const [first] = problemsOf(rulesField, error, written);
   throw new Refusal(

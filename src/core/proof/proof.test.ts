@@ -47,6 +47,16 @@ describe('hydraulic test', () => {
     ['no gauge named', { gauge: '' }, 'refused: gauge'],
     ['not a pressure', { reached: 'much' }, 'refused: reached']
   ])('%s', (_, change, is) => expect(come('hydraulic', { ...good, ...change })).toBe(is));
+  it('what is asked for and reached to the figure is reached, at every pressure and multiplier', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 10, max: 250 }), fc.constantFrom(1.3, 1.4, 1.5, 1.6, 2), (wp, ratio) => {
+        const of = { ...tank, workingPressure: psi(wp) } as FitOut;
+        const reached = psi(Math.round(wp * ratio * 10) / 10);
+        expect(come('hydraulic', { ...good, reached, after: reached }, of, { ...rules, hydraulicFirst: ratio })).toBe(
+          'within, within, within'
+        );
+      })
+    ));
   it('a fall that the rules allow', () => {
     expect(come('hydraulic', { ...good, after: psi(216) }, tank, { ...rules, fall: psi(10) })).toBe('within, within, within');
     expect(come('hydraulic', { ...good, after: psi(211) }, tank, { ...rules, fall: psi(10) })).toBe('within, within, too close');

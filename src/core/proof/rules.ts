@@ -7,7 +7,7 @@ const every = (what: string) => maybe(count(`${what}: again after, months`, 1, 2
 /** What a code may say nothing of. Left empty there is no figure: what is measured is written down, and judged by none. */
 const figures = {
   steamHold: maybe(quantity('Steam test: held at working pressure for', 'time', 60, 7200)),
-  accumulation: maybe(number('Accumulation: over working pressure at the most, %', 0, 30)),
+  accumulation: maybe(number('Accumulation: over working pressure at the most, %', 1, 25)),
   accumulationTime: maybe(quantity('Accumulation: how long', 'time', 60, 3600)),
   glassWithin: maybe(number('A glass holds what the drawing says within, %', 1, 50)),
   feedTimes: maybe(number('A feed gives so many times what the fire can boil away', 0.5, 10)),

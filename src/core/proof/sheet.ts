@@ -54,6 +54,9 @@ export const sheet = <const G extends Group>(s: Sheet<G>): Sheet<G> => s;
  */
 export const judged = (left: number, error: number): Verdict => (left < -error ? 'not within' : left < error ? 'too close' : 'within');
 
+/** Whether a reading is on or over a mark that a sum gave: both come from the same figures, by ways that differ in the last place. */
+export const reaches = (reading: number, mark: number): boolean => reading >= mark * (1 - 1e-9);
+
 /** By a figure that the rules may have none for. @param left how far it is on the right side of the figure */
 export const judgedBy = (figure: number | null, left: (figure: number) => number, error: number): Verdict =>
   figure === null ? 'measured' : judged(left(figure), error);

@@ -132,21 +132,21 @@ describe('the others', () => {
     [
       'electric',
       lantern,
-      { earth: 0.5, insulation: 1, error: psi(1), letsGo: psi(43), cutOut: 'yes', breaker: true },
+      { earth: 0.5, insulation: 1, error: psi(1), letsGo: psi(43), cutOut: 'yes', breaker: 'yes' },
       {},
       'within, within, within, within, within'
     ],
     [
       'electric',
       lantern,
-      { earth: 0.51, insulation: 0.9, error: psi(1), letsGo: psi(44.5), cutOut: 'no', breaker: false },
+      { earth: 0.51, insulation: 0.9, error: psi(1), letsGo: psi(44.5), cutOut: 'no', breaker: 'none' },
       {},
       'not within, not within, too close, not within, not within'
     ],
     [
       'electric',
       lantern,
-      { earth: 0.1, insulation: 9, error: psi(1), letsGo: null, cutOut: 'untried', breaker: true },
+      { earth: 0.1, insulation: 9, error: psi(1), letsGo: null, cutOut: 'untried', breaker: 'yes' },
       { earth: null },
       'measured, within, shows nothing, shows nothing, within'
     ],

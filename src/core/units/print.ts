@@ -29,7 +29,8 @@ export function printIn(value: number, quantity: Quantity, unitName: string, dig
 
 /**
  * An SI value in the member's unit. Volumes under a litre and weights under a kilogram are shown in the smaller unit
- * of the same system, because that is what they are measured out in; so are a power under a kilowatt and an energy under a megajoule.
+ * of the same system, because that is what they are measured out in; so are a time under a minute, a power under
+ * a kilowatt and an energy under a megajoule.
  */
 export function print(value: number, quantity: Quantity, choice: UnitChoice, digits?: number): Printed {
   let name = chosenUnit(quantity, choice);
@@ -37,6 +38,7 @@ export function print(value: number, quantity: Quantity, choice: UnitChoice, dig
   if (quantity === 'volume' && size > 0 && size < 0.9995e-3) name = name === 'l' ? 'ml' : 'floz';
   if (quantity === 'mass' && size > 0 && size < 0.9995) name = name === 'kg' ? 'g' : size < 0.45 ? 'oz' : 'lb';
   if (quantity === 'length' && name === 'mm' && size >= 2) name = 'm';
+  if (quantity === 'time' && size > 0 && size < 59.5) name = 's';
   if (quantity === 'power' && size < 995) name = 'W';
   if (quantity === 'energy' && size < 0.995e6) name = 'kJ';
   return printIn(value, quantity, name, digits);

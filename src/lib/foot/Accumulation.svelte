@@ -11,9 +11,10 @@
     underWay
   } from '$core/log';
   import { expectation, type Group } from '$core/form';
-  import { mark, printMarks, psi, usualUnits } from '$core/units';
+  import { mark, printMarks, usualUnits } from '$core/units';
   import { Modal } from 'carbon-components-svelte';
-  import { untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
+  import type { DeviceBook } from '$core/faults';
   import { wrongIn } from '../bench/address';
   import FieldEditor from '../form/FieldEditor.svelte';
   import { unitChoice } from '../sheet/unit-choice';
@@ -32,9 +33,15 @@
   let said: Record<string, unknown> = $state(
     untrack(() => {
       const last = tests[0]?.said;
-      return last ? { ...last } : { rule: '', over: 10, lasts: 300, error: psi(1) };
+      return last ? { ...last } : { rule: '', over: '', lasts: '', error: '' };
     })
   );
+  // By the club’s rules, as the device has heard them; whoever typed first keeps what they typed.
+  onMount(async () => {
+    const answer = await fetch('/api/book').catch(() => undefined);
+    const { accumulation } = answer?.ok ? ((await answer.json()) as DeviceBook) : {};
+    for (const [key, value] of Object.entries(accumulation ?? {})) if (said[key] === '') said[key] = value;
+  });
   let asked = $state(false);
   const problems = $derived(wrongIn(group, said, expectation));
   /** What was touched is not there any more: keys go on being heard by the sheet. */
@@ -76,7 +83,7 @@
       <section>
         <h3>The rule it is judged by</h3>
         {#each Object.entries(group.fields) as [key, field] (key)}
-          <FieldEditor {field} bind:value={said[key]} path={key} problems={asked || key !== 'rule' ? problems : new Map()} />
+          <FieldEditor {field} bind:value={said[key]} path={key} problems={asked ? problems : new Map()} />
         {/each}
         {#if foot.refusal}<p class="problem" role="alert">{printMarks(foot.refusal, units)}</p>{/if}
         <button class="plain go" disabled={!ready} onclick={begin}>Begin the test</button>

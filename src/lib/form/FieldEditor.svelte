@@ -28,6 +28,10 @@
 
   /** A difference in temperature is a number of kelvin; everything else has the reader's unit. */
   const difference = untrack(() => field.type === 'quantity' && field.quantity === 'temperature' && field.min < 200);
+  const is = (said: string, v: number): boolean => {
+    const read = field.type === 'quantity' && parseQuantity(said, field.quantity as Quantity, chosenUnit(field.quantity, units));
+    return Boolean(read) && 'value' in (read as object) && Math.abs((read as { value: number }).value - v) < 1e-6 * Math.abs(v);
+  };
   const shown = (v: unknown): string => {
     if (field.type === 'number') return typeof v === 'number' ? String(v) : String(v ?? '');
     if (field.type !== 'quantity') return '';
@@ -45,7 +49,11 @@
           ? 3
           : undefined
     );
-    return `${p.figure} ${p.unit}`;
+    const said = `${p.figure} ${p.unit}`;
+    // What was typed finer than it is usually printed reads back as it was typed.
+    const finer = print(v, field.quantity, units, (p.figure.split('.')[1]?.length ?? 0) + 1);
+    const exact = `${finer.figure} ${finer.unit}`;
+    return !is(said, v) && is(exact, v) ? exact : said;
   };
   let text = $state(untrack(() => shown(value)));
   // The document may be changed from outside (another pattern, a file): the text follows unless it is being typed.

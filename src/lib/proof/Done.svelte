@@ -5,7 +5,7 @@
   import { printText } from '$core/units';
   import { keepTyped } from '../form/keep-typed';
   import { unitChoice } from '../sheet/unit-choice';
-  import { day, span } from '../sheet/when';
+  import { day } from '../sheet/when';
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
 
   interface Line {
@@ -34,7 +34,7 @@
   const wrong = (at: string, field?: string) =>
     form?.at === at && form.problem && (field === undefined || form.field === field) ? form.problem : undefined;
   const rows: readonly [string, (s: Side) => string][] = [
-    ['From the match into steam', (s) => (s.raise === undefined ? '–' : `${span(s.raise)} h`)],
+    ['From the match into steam', (s) => (s.raise === undefined ? '–' : printText(s.raise, 'time', units))],
     ['Highest', (s) => (s.highest === undefined ? '–' : printText(s.highest, 'pressure', units))],
     ['Fuel in an hour', (s) => (s.fuel === undefined ? '–' : printText(s.fuel, 'mass', units))]
   ];
@@ -78,17 +78,21 @@
   {:else}<p class="second">Nothing is written down.</p>{/each}
   {#if wrong('back')}<p class="problem" role="alert">{wrong('back')}</p>{/if}
   {#if can.length}
-    <form method="POST" action="?/work" class="stack no-print new" use:enhance={keepTyped}>
-      <Select labelText="What was done" name="work"
-        ><SelectItem value="" text="choose" />{#each can as key (key)}<SelectItem value={key} text={works[key].name} />{/each}</Select
-      >
-      <TextInput labelText="With which part" name="text" maxlength={500} />
-      {#if wrong('work')}<p class="problem" role="alert">{wrong('work')}</p>{/if}
-      <button class="plain go">Write it down</button>
-      <p class="second">
-        What a changed fit-out tells of stands here by itself. Until all of it is proven again, an engine that carries carries nobody.
-      </p>
-    </form>
+    <!-- What was written down leaves the fields empty. -->
+    {#key done.length}
+      <form method="POST" action="?/work" class="stack no-print new" use:enhance={keepTyped}>
+        <Select labelText="What was done" name="work"
+          ><SelectItem value="" text="choose" />{#each can as key (key)}<SelectItem value={key} text={works[key].name} />{/each}</Select
+        >
+        <TextInput labelText="With which part" name="text" maxlength={500} />
+        {#if wrong('work')}<p class="problem" role="alert">{wrong('work')}</p>{/if}
+        <button class="plain go">Write it down</button>
+        <p class="second">
+          What a changed fit-out tells of stands here by itself. Until all of it is proven again, an engine that takes passengers takes
+          none.
+        </p>
+      </form>
+    {/key}
   {/if}
 </section>
 

@@ -4,21 +4,21 @@
   import { printMarks, type Worked } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
   import Working from '../sheet/Working.svelte';
-  import { tones } from './tone';
+  import { toneOf } from './tone';
 
   let { findings, verdict }: { findings: readonly Finding[]; verdict: Verdict } = $props();
   const units = $derived(unitChoice());
   const worked = (of: Finding): Worked => ({ value: 0, kind: 'ratio', sure: 'measured', steps: of.steps });
 </script>
 
-<p class="verdict {tones[verdict].class}">
-  {tones[verdict].sign}{verdicts[verdict]}
+<p class="verdict {toneOf(verdict).class}">
+  {toneOf(verdict).sign}{verdicts[verdict]}
 </p>
 <ul>
   {#each findings as f, i (i)}
     <li>
-      <p class={tones[f.verdict].class}>
-        {tones[f.verdict].sign}{printMarks(f.says, units)}{tones[f.verdict].class ? ` ${verdicts[f.verdict]}.` : ''}
+      <p class={toneOf(f.verdict).class}>
+        {toneOf(f.verdict).sign}{printMarks(f.says, units)}{toneOf(f.verdict).class ? ` ${verdicts[f.verdict]}.` : ''}
       </p>
       {#if f.steps.length}<Working worked={worked(f)} />{/if}
     </li>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { verdicts } from '$core/proof';
-  import { tones } from '$lib/proof/tone';
+  import { toneOf } from '$lib/proof/tone';
   import { goWith } from '$lib/sheet/go-with';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { day } from '$lib/sheet/when';
@@ -45,7 +45,7 @@
           <tr>
             <td class="figure">{l.engine}</td>
             <td><a href="/proof/{l.id}">{l.name}</a></td>
-            <td class={tones[l.verdict].class}>{verdicts[l.verdict]}</td>
+            <td class={toneOf(l.verdict).class}>{verdicts[l.verdict]}</td>
             <td><span class="figure">{day(l.at)}</span> <span class="second">{l.by}</span></td>
             <td
               >{#if l.signedBy}{l.signedBy}{:else}<span class="second">not signed</span>{/if}</td

@@ -1,9 +1,11 @@
 import { inSteamAt, thermostatOf } from '../../engine';
-import { choice, flag, group, maybe, number, quantity } from '../../form';
+import { choice, group, maybe, number, quantity } from '../../form';
 import { given, line, mark, minus, psi, Refusal } from '../../units';
 import { type Finding, judged, judgedBy, seen, sheet } from '../sheet';
 
 const cuts = { yes: 'within', no: 'not within', untried: 'shows nothing' } as const;
+
+const trips = { yes: 'within', no: 'not within', none: 'not within' } as const;
 
 /** The electric set: earth, insulation, what the sensor believes, and what puts it off. */
 export const electric = sheet({
@@ -23,7 +25,7 @@ export const electric = sheet({
       error: quantity('Gauge read to, either way', 'pressure', 0, psi(20)),
       letsGo: maybe(quantity('Thermostat lets go at, by the gauge', 'pressure', 0, psi(300), 'Empty where there is none.')),
       cutOut: choice('The cut-out, as its maker says it is tried', { yes: 'puts it off', no: 'does not', untried: 'was not tried' }),
-      breaker: flag('The earth-fault breaker of its supply trips by its button')
+      breaker: choice('The earth-fault breaker of its supply, by its button', { yes: 'trips', no: 'does not trip', none: 'there is none' })
     }),
   starts: () => ({ earth: '', insulation: '', error: '', letsGo: null, cutOut: '', breaker: '' }),
   judge: ({ earth, insulation, error, letsGo, cutOut, breaker }, fitOut, rules): Finding[] => {
@@ -78,11 +80,15 @@ export const electric = sheet({
               steps: []
             } as const
           ]),
-      {
-        verdict: breaker ? 'within' : 'not within',
-        says: breaker ? 'The earth-fault breaker trips.' : 'The earth-fault breaker does not trip, or there is none.',
-        steps: []
-      }
+      seen(
+        trips,
+        breaker,
+        breaker === 'yes'
+          ? 'The earth-fault breaker trips.'
+          : breaker === 'no'
+            ? 'The earth-fault breaker does not trip.'
+            : 'There is no earth-fault breaker.'
+      )
     ];
   }
 });

@@ -1,6 +1,6 @@
 import { choice, group, quantity, text } from '../../form';
 import { above, given, line, mark, minus, psi, Refusal, times } from '../../units';
-import { type Finding, judged, sheet } from '../sheet';
+import { type Finding, judged, reaches, sheet } from '../sheet';
 
 /** Pumped up cold with water and held. Test pressure = working pressure × the multiplier of the rules (physics: 110 × 2 = 220 psi). */
 export const hydraulic = sheet({
@@ -39,7 +39,7 @@ export const hydraulic = sheet({
     const findings: Finding[] = [
       {
         // To the figure is reached: what is read within the error under it is not known to have been.
-        verdict: over.result.value >= 0 ? 'within' : judged(over.result.value, error),
+        verdict: reaches(reached, target.result.value) ? 'within' : judged(over.result.value, error),
         says: `Asked for ${mark(target.result.value, 'pressure')}, pumped up to ${mark(reached, 'pressure')}.`,
         steps: [target, over]
       },

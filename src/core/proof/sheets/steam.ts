@@ -1,7 +1,7 @@
 import { feedsOf } from '../../engine';
 import { count, group, quantity, text } from '../../form';
 import { given, line, mark, minus, psi, Refusal } from '../../units';
-import { type Finding, judged, sheet } from '../sheet';
+import { type Finding, judged, reaches, sheet } from '../sheet';
 
 /** Raised to working pressure and kept there: what the fire finds that cold water did not. */
 export const steam = sheet({
@@ -41,7 +41,7 @@ export const steam = sheet({
     const findings: Finding[] = [
       {
         // Nobody holds a fire to the hair: what is read within the error under it is not known to have been there.
-        verdict: short.result.value >= 0 ? 'within' : judged(short.result.value, error),
+        verdict: reaches(lowest, workingPressure) ? 'within' : judged(short.result.value, error),
         says: `Kept at ${mark(lowest, 'pressure')} or more; it works at ${mark(workingPressure, 'pressure')}.`,
         steps: [short]
       },

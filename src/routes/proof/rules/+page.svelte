@@ -54,7 +54,7 @@
       <h2 class="label">Versions</h2>
       {#each data.before as v (v.version)}<p>
           <span class="figure">{v.version}</span>
-          {v.name} <span class="second">{v.source}. {v.by}, {day(v.at)}</span>
+          {v.name} <span class="second">{v.source} · {v.by}, {day(v.at)}</span>
         </p>{/each}
     </section>
   {/if}

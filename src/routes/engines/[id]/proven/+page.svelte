@@ -3,7 +3,7 @@
   import { sheetOf, verdicts } from '$core/proof';
   import { printMarks } from '$core/units';
   import Done from '$lib/proof/Done.svelte';
-  import { tones } from '$lib/proof/tone';
+  import { toneOf } from '$lib/proof/tone';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { unitChoice } from '$lib/sheet/unit-choice';
   import { dated, dayWords, until } from '$lib/sheet/when';
@@ -30,28 +30,30 @@
   <div class="beside above" style="--left: 1.6fr">
     <section class="box pad scroll">
       <table class="ruled">
-        <thead><tr><th>Proof</th><th>By the arithmetic</th><th>Made</th><th>Signed by the examiner</th><th>Again</th></tr></thead>
+        <thead><tr><th>Proof</th><th>By the arithmetic</th><th>Made and signed</th></tr></thead>
         <tbody>
           {#each data.proven as p (p.key)}
             <tr>
               <td
                 >{#if p.last}<a href={p.last.href}>{p.name}</a>{:else}{p.name}{/if}
-                {#if sheetOf(p.key)}<a class="make no-print" href="/proof/new/{p.key}?engine={data.engine.id}">make it</a>{/if}</td
-              >
-              <td class={p.last && tones[p.last.verdict].class}
-                >{#if p.last}{tones[p.last.verdict].sign}{verdicts[p.last.verdict]}{:else}<span class="second">not made</span>{/if}</td
-              >
-              <td
-                >{#if p.last}<span class="figure">{dayWords(p.last.day)}</span> <span class="second">{p.last.by}</span>{/if}</td
-              >
-              <td
-                >{#if p.last?.signedBy}{p.last.signedBy}{:else if p.last && sheetOf(p.key)}<span class="second">not signed</span>{/if}</td
-              >
-              <td
-                >{#each p.again as d (d.id)}<span class="caution">▲ since {dayWords(d.day)}</span>
-                {/each}{#if p.due}<span class={p.due.past ? 'act' : 'second'}
-                    >{p.due.past ? '■ was due ' : 'due '}{dayWords(p.due.day)}</span
+                {#if sheetOf(p.key)}<a class="make no-print" href="/proof/new/{p.key}?engine={data.engine.id}">make it</a>{:else}<span
+                    class="make no-print">on the Footplate</span
                   >{/if}</td
+              >
+              <td
+                >{#if p.last}<span class={toneOf(p.last.verdict).class}>{toneOf(p.last.verdict).sign}{verdicts[p.last.verdict]}</span
+                  >{:else}<span class="second">not made</span>{/if}
+                {#each p.again as d (d.id)}<p class="caution">▲ to be made again since {dayWords(d.day)}</p>{/each}
+                {#if p.due}<p class={p.due.past ? 'act' : 'second'}>
+                    {p.due.past ? '■ was due' : 'due'}
+                    {dayWords(p.due.day)}
+                  </p>{/if}</td
+              >
+              <td
+                >{#if p.last}<span class="figure">{dayWords(p.last.day)}</span> <span class="second">{p.last.by}</span>
+                  {#if sheetOf(p.key)}<p class="second">
+                      {p.last.signedBy ? `signed by the examiner, ${p.last.signedBy}` : 'not signed'}
+                    </p>{/if}{/if}</td
               >
             </tr>
           {/each}
@@ -100,6 +102,7 @@
   }
   .make {
     margin-left: 8px;
+    white-space: nowrap;
     font-size: 0.875rem;
     color: var(--ink2);
   }
@@ -110,6 +113,13 @@
     .paper {
       display: block;
       margin-top: 16px;
+    }
+    h2 {
+      font: 600 1.25rem/1.2 var(--narrow);
+      margin-bottom: 6px;
+    }
+    h3 {
+      font: 600 1rem/1.3 var(--narrow);
     }
     article {
       break-inside: avoid;
