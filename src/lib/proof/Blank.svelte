@@ -1,21 +1,52 @@
 <script lang="ts">
   // A worksheet for the clipboard: each field as a line to write on, with its unit; on paper only.
   import type { Field, Group } from '$core/form';
-  import { chosenUnit } from '$core/units';
+  import { chosenUnit, printText } from '$core/units';
   import { unitChoice } from '../sheet/unit-choice';
 
-  let { name, engine, fields, how, judgedBy }: { name: string; engine: string; fields: Group; how: readonly string[]; judgedBy: string } =
-    $props();
+  let {
+    name,
+    engine,
+    fields,
+    starts,
+    how,
+    judgedBy
+  }: {
+    name: string;
+    engine: string;
+    fields: Group;
+    /** What it starts from: what this engine has of each list stands in its rows. */
+    starts: Record<string, unknown>;
+    how: readonly string[];
+    judgedBy: string;
+  } = $props();
   const units = $derived(unitChoice());
-  const unitOf = (f: Field): string => (f.type === 'quantity' ? chosenUnit(f.quantity, units) : f.type === 'glass' ? 'of the glass' : '');
-  /** So many rows of a list, on paper. */
-  const rows = 8;
+  /** As whoever stands there measures it: a stop-watch in seconds, a way in metres. */
+  function unitOf(f: Field): string {
+    if (f.type === 'glass') return 'of the glass';
+    if (f.type !== 'quantity') return '';
+    if (f.quantity === 'time' && f.max <= 600) return 's';
+    return f.quantity === 'length' && units.length === 'mm' && f.max >= 10 ? 'm' : chosenUnit(f.quantity, units);
+  }
+  type Row = Record<string, unknown>;
+  const most = 8;
+  /** The rows of a list: of what this engine has by name as many as it has, else some to write in. */
+  function rowsOf(key: string, f: Extract<Field, { type: 'list' }>): Row[] {
+    const rows = (starts[key] ?? []) as Row[];
+    const named = rows.some((r) => Object.entries(f.of.fields).some(([k, c]) => c.type === 'choice' && r[k]));
+    return named ? rows : Array.from({ length: Math.max(rows.length, Math.min(f.max, most)) }, (_, i) => rows[i] ?? {});
+  }
+  const standing = (f: Field, v: unknown): string => {
+    if (v === '' || v === null || v === undefined) return '';
+    if (f.type === 'choice') return f.options[String(v)] ?? String(v);
+    return f.type === 'quantity' ? printText(v as number, f.quantity, units) : String(v);
+  };
 </script>
 
-{#snippet one(f: Field)}
+{#snippet one(f: Field, at: string)}
   {#if f.type === 'group'}
     <h3>{f.label}</h3>
-    {#each Object.entries(f.fields) as [key, inner] (key)}{@render one(inner)}{/each}
+    {#each Object.entries(f.fields) as [key, inner] (key)}{@render one(inner, key)}{/each}
   {:else if f.type === 'list'}
     <h3>{f.label}</h3>
     <table>
@@ -26,8 +57,12 @@
         ></thead
       >
       <tbody
-        >{#each Array(Math.min(f.max, rows)) as _, i (i)}<tr
-            >{#each Object.keys(f.of.fields) as key (key)}<td></td>{/each}</tr
+        >{#each rowsOf(at, f) as row, i (i)}<tr
+            >{#each Object.entries(f.of.fields) as [key, column] (key)}<td
+                >{#if column.type === 'choice' && !row[key]}<span class="tick small"
+                    >{#each Object.values(column.options) as option (option)}<span>□ {option}</span>{/each}</span
+                  >{:else}{standing(column, row[key])}{/if}</td
+              >{/each}</tr
           >{/each}</tbody
       >
     </table>
@@ -45,7 +80,7 @@
         >{#each Object.values(f.names) as option (option)}<span>□ {option}</span>{/each}</span
       >
     </p>
-    {#each Object.entries(f.cases) as [key, inner] (key)}{@render one(inner)}{/each}
+    {#each Object.entries(f.cases) as [key, inner] (key)}{@render one(inner, key)}{/each}
   {:else}
     <p class="field"><span>{f.label}{f.help ? `. ${f.help}` : ''}</span><span class="line"></span><span class="unit">{unitOf(f)}</span></p>
   {/if}
@@ -54,7 +89,7 @@
 <article class="blank">
   <h1>{name}: {engine}</h1>
   <p class="field"><span>Day and place</span><span class="line"></span><span class="unit"></span></p>
-  {#each Object.entries(fields.fields) as [key, f] (key)}{@render one(f)}{/each}
+  {#each Object.entries(fields.fields) as [key, f] (key)}{@render one(f, key)}{/each}
   <h3>How it is made</h3>
   <ul>
     {#each how as line (line)}<li>{line}</li>{/each}
@@ -104,6 +139,13 @@
     display: flex;
     flex-wrap: wrap;
     gap: 2px 14px;
+  }
+  .small {
+    font-size: 8pt;
+    gap: 0 8px;
+  }
+  .blank > p {
+    margin-top: 6px;
   }
   table {
     width: 100%;

@@ -9,7 +9,7 @@ export const steam = sheet({
   name: 'Steam test',
   how: [
     'Raised in its own time to working pressure by a compared gauge, and kept there for the time of the rules.',
-    'Every safety valve seen to lift by itself, both ways of feeding used, the glass blown through.',
+    'Every safety valve seen to lift by itself, and every feed used.',
     'Looked over hot by the light of a torch, with nobody’s face in line with a joint; what leaks is written down with its place.'
   ],
   when: (f) => f.gauge,

@@ -65,7 +65,14 @@
     </div>
   </div>
 </div>
-<Blank name={of.name} engine={data.engine.name} {fields} how={of.how} judgedBy="{data.rules.name}. {data.rules.source}" />
+<Blank
+  name={of.name}
+  engine={data.engine.name}
+  {fields}
+  starts={of.starts(data.fitOut)}
+  how={of.how}
+  judgedBy="{data.rules.name}. {data.rules.source}"
+/>
 
 <style>
   .row {
