@@ -30,7 +30,7 @@ export interface LastMade extends Last {
 }
 
 /** The newest worksheet of each kind. */
-async function lastSheets(tx: Tx, club: string, id: string, zone: string): Promise<LastMade[]> {
+export async function lastSheets(tx: Tx, club: string, id: string, zone: string): Promise<LastMade[]> {
   const rows = await tx<
     { id: string; proof: string; at: Date; by: string; verdict: Verdict; hash: string; document: string; signedBy: string | null }[]
   >`
@@ -51,7 +51,7 @@ async function lastSheets(tx: Tx, club: string, id: string, zone: string): Promi
 const asVerdict = { 'stayed under': 'within', over: 'not within', 'too close': 'too close' } as const;
 
 /** The last session in which an accumulation test was run to its end. */
-async function lastAccumulation(tx: Tx, club: string, id: string, zone: string): Promise<LastMade[]> {
+export async function lastAccumulation(tx: Tx, club: string, id: string, zone: string): Promise<LastMade[]> {
   const rows = await tx<{ id: string; endedAt: Date; by: string }[]>`
     select s.steaming_id as id, s.ended_at, e.by_name as by from steaming s
       join lateral (select by_name from entry e where e.club_id = s.club_id and e.steaming_id = s.steaming_id and e.kind = 'accumulation' order by seq desc limit 1) e on true

@@ -127,6 +127,10 @@ test('the club’s rules, each field typed: none without a source, kept as a ver
   await page.waitForURL(/\/proof\/[\w-]{36}$/);
   await expect(page.locator('.verdict')).toContainText('Within the rules, by the arithmetic');
   await expect(page.locator('body')).toContainText('Drove End rules, made up, version');
+  // By the rules it is due again in fourteen months: on the page, and in a calendar.
+  await visit(page, `/proof?engine=${id}`);
+  await expect(page.locator('section', { hasText: 'Runs out next' })).toContainText(/Gauge comparison.*in 1[34] months/);
+  expect(await (await page.request.get('/proof/due.ics')).text()).toContain(`${name}: Gauge comparison`);
   await visit(page, `/proof/new/valves?engine=${id}`);
   await type('Which gauge, and when it was compared', 'Bench gauge');
   await type('Gauge read to, either way', '1 psi');

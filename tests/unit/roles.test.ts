@@ -73,6 +73,7 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'load /first-run': anybody,
   'action /first-run?/default': anybody,
   'load /proof': all,
+  'GET /proof/due.ics': all,
   'load /proof/[id]': all,
   'action /proof/[id]?/sign': ['examiner'],
   'load /proof/new/[sheet]': all,

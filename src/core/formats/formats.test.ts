@@ -1,6 +1,7 @@
 import Ajv from 'ajv';
 import addFormats from 'ajv-formats';
 import { readFileSync } from 'node:fs';
+import ICAL from 'ical.js';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { tell } from '../../../demo/story';
@@ -11,7 +12,7 @@ import { type Entry, fold } from '../log';
 import { planWhole, usualPlan } from '../plan';
 import { compose } from '../procedure';
 import { psi } from '../units';
-import { checkRecord, columns, type KeptEntry, logCsv, recordDocument, type RecordDocument, sheetCsv } from '.';
+import { checkRecord, columns, dueCalendar, type KeptEntry, logCsv, recordDocument, type RecordDocument, sheetCsv } from '.';
 
 const told = tell(patterns[1]!.fitOut, { seed: 4, keeper: 'Jory Quillfeather', begins: Date.parse('2026-05-03T08:10:00Z'), running: 30 });
 const kept = (e: Entry): KeptEntry => ({ ...e, receivedAt: e.at });
@@ -178,4 +179,30 @@ describe('a day sheet as CSV', () => {
     const gated = data.find((row) => row['opens at psi'])!;
     expect(Number(gated['opens at psi'])).toBe(Math.round(sheet.stations.find((s) => s.opensAt)!.opensAt! / psi(1)));
   });
+});
+
+describe('what runs out, as iCalendar', () => {
+  const text = dueCalendar(
+    [
+      { id: 'p1', engine: 'Little Bittern', what: 'Boiler certificate', day: '2027-02-28', past: false },
+      { id: 'e1-gauge', engine: 'Marsh Hen', what: 'Gauge comparison', day: '2026-12-31', past: true }
+    ],
+    Date.parse('2026-12-02T01:00:00Z')
+  );
+  const events = new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent');
+  it('is a whole day each, by the calendar and not by a clock, and reminds a month and a week before', () => {
+    expect(
+      events.map((e) => [
+        String(e.getFirstPropertyValue('summary')),
+        String(e.getFirstPropertyValue('dtstart')),
+        String(e.getFirstPropertyValue('dtend')),
+        e.getAllSubcomponents('valarm').map((a) => String(a.getFirstPropertyValue('trigger')))
+      ])
+    ).toEqual([
+      ['Little Bittern: Boiler certificate, last day', '2027-02-28', '2027-03-01', ['-P30D', '-P7D']],
+      ['Marsh Hen: Gauge comparison, last day', '2026-12-31', '2027-01-01', ['-P30D', '-P7D']]
+    ]);
+  });
+  it('taken in again replaces what it was', () =>
+    expect(events.map((e) => String(e.getFirstPropertyValue('uid')))).toEqual(['p1@joram', 'e1-gauge@joram']));
 });

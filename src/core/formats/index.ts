@@ -1,5 +1,6 @@
 export * from './calendar';
 export * from './csv';
+export * from './due-calendar';
 export * from './procedure-page';
 export * from './record';
 export * from './sheet-csv';

@@ -3,7 +3,7 @@
   import { toneOf } from '$lib/proof/tone';
   import { goWith } from '$lib/sheet/go-with';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
-  import { day } from '$lib/sheet/when';
+  import { day, daysLeft, dayWords, dueSoon, until } from '$lib/sheet/when';
 
   let { data } = $props();
 </script>
@@ -37,6 +37,22 @@
         >{/each}
     {:else}<span class="second">Choose an engine to begin a worksheet.</span>{/if}
   </div>
+  <section class="box pad due">
+    <div class="row between">
+      <h2 class="label">Runs out next</h2>
+      <a href="/proof/due.ics" download>Take all of it into a calendar</a>
+    </div>
+    <table class="ruled">
+      <tbody>
+        {#each data.due as d (d.id)}
+          <tr class:act={d.past} class:caution={!d.past && daysLeft(d.day, data.now) <= dueSoon}>
+            <td class="figure">{d.engine}</td><td>{d.what}</td>
+            <td class="num">{dayWords(d.day)} <span class="second">{until(d.day, data.now)}</span></td>
+          </tr>
+        {:else}<tr><td class="second">Nothing is written down that runs out.</td></tr>{/each}
+      </tbody>
+    </table>
+  </section>
   <div class="box scroll">
     <table class="ruled">
       <thead><tr><th>Engine</th><th>Worksheet</th><th>By the arithmetic</th><th>Made</th><th>Signed</th></tr></thead>
@@ -61,6 +77,7 @@
 <style>
   .strip,
   .choose,
+  .due,
   .scroll {
     margin-top: 12px;
   }
