@@ -3,6 +3,7 @@ import {
   type Day,
   type Finding,
   type Last,
+  ledgerOf,
   provenOf,
   stillAgain,
   type Verdict,
@@ -17,6 +18,7 @@ import type { Member } from './members';
 import { rulesOf, readDocument, type Worksheet } from './proof';
 import { accumulatedIn } from './sql/commission';
 import type { Tx } from './sql/json';
+import { wateredIn } from './sql/water';
 import { doneIn, madeIn } from './sql/work';
 
 /** A proof as it was made last, and where it is looked at. */
@@ -93,11 +95,12 @@ export async function provenPage({ club, zone }: Pick<Member, 'club' | 'zone'>, 
   if (!found) return undefined;
   return inClub(club, async (tx) => {
     const done = (await doneIn(tx, club, [id])).get(id) ?? [];
-    const [made, sheets, tested, days] = await Promise.all([
+    const [made, sheets, tested, days, watered] = await Promise.all([
       done.length ? madeIn(tx, club, id, done[0]!.at) : [],
       lastSheets(tx, club, id, zone),
       lastAccumulation(tx, club, id, zone),
-      done.length ? daysOf(tx, club, id) : []
+      done.length ? daysOf(tx, club, id) : [],
+      wateredIn(tx, club, id, zone)
     ]);
     const last = [...sheets, ...tested];
     const open = new Map(stillAgain(done, made).map((d) => [d.id, d.left]));
@@ -113,6 +116,7 @@ export async function provenPage({ club, zone }: Pick<Member, 'club' | 'zone'>, 
           beside: beforeAndAfter(days, d.at)
         }))
         .reverse(),
+      ledger: ledgerOf(watered, rules.washOutAfter),
       works: worksOn(found.fitOut)
     };
   });

@@ -13,6 +13,8 @@ import {
   proofsOf,
   stillAgain,
   type Last,
+  ledgerOf,
+  type Watered,
   worksBetween,
   worksOn
 } from '.';
@@ -126,5 +128,36 @@ describe('before and after', () => {
       before: { days: 3, raise: 150, highest: 2000 },
       after: { days: 0 }
     });
+  });
+});
+
+describe('the ledger of water', () => {
+  const session = (day: number, more: Partial<Watered> = {}): Watered => ({
+    at: `2026-05-0${day}T17:00:00Z`,
+    day: `2026-05-0${day}`,
+    washOut: false,
+    steamed: true,
+    ...more
+  });
+  const washed = session(3, { washOut: true, steamed: false });
+  it('counts the steamings since it was washed out, and says when the rules ask for another', () => {
+    const days = [session(5), session(1), washed, session(4, { steamed: false }), session(6)];
+    expect(ledgerOf(days, null)).toEqual({ washed: '2026-05-03', steamings: 2, doses: [] });
+    expect(ledgerOf(days, 3).due).toBe(false);
+    expect(ledgerOf(days, 2).due).toBe(true);
+    expect(ledgerOf([session(1), session(2)], 3)).toEqual({ steamings: 2, due: false, doses: [] });
+  });
+  it('says what went into each litre, the newest first, where the water was measured too', () => {
+    const { doses } = ledgerOf([session(1, { dose: 1e-5 }), session(2, { dose: 4e-5, water: 8e-3, product: 'Softener' })], null);
+    expect(doses).toEqual([
+      { day: '2026-05-02', dose: 4e-5, product: 'Softener', water: 8e-3, each: 4e-5 / 8e-3 },
+      { day: '2026-05-01', dose: 1e-5 }
+    ]);
+    expect(
+      ledgerOf(
+        [1, 2, 3, 4, 5, 6, 7].map((d) => session(d, { dose: d * 1e-6 })),
+        null
+      ).doses.map((d) => d.day.slice(-1))
+    ).toEqual(['7', '6', '5', '4', '3', '2']);
   });
 });

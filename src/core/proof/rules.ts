@@ -19,6 +19,7 @@ const figures = {
   earth: maybe(number('Earth lead to shell at the most, Ω', 0.01, 10)),
   insulation: maybe(number('Element to shell at least, MΩ', 0.1, 1000)),
   solids: maybe(quantity('Solids in the boiler water at the most', 'dissolved', 0.1, 20)),
+  washOutAfter: maybe(count('Washed out after so many steamings', 1, 500)),
   hydraulicEvery: every('Hydraulic test'),
   steamEvery: every('Steam test and valves'),
   accumulationEvery: every('Accumulation test'),

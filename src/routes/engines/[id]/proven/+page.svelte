@@ -1,15 +1,14 @@
 <script lang="ts">
   // What is proven of an engine today: each proof as it was made last, what it no longer speaks of, when it is due; printed, its evidence in full.
   import { sheetOf, verdicts } from '$core/proof';
-  import { printMarks } from '$core/units';
   import Done from '$lib/proof/Done.svelte';
+  import Evidence from '$lib/proof/Evidence.svelte';
   import { toneOf } from '$lib/proof/tone';
+  import Water from '$lib/proof/Water.svelte';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
-  import { unitChoice } from '$lib/sheet/unit-choice';
-  import { dated, dayWords, until } from '$lib/sheet/when';
+  import { dayWords, until } from '$lib/sheet/when';
 
   let { data, form } = $props();
-  const units = $derived(unitChoice());
   const f = $derived(data.engine.fitOut);
   const open = $derived(data.proven.filter((p) => p.again.length || p.due?.past).length);
   const can = (right: (typeof data.rights)[number]) => data.rights.includes(right);
@@ -62,6 +61,7 @@
     </section>
     <div class="stack">
       <Done done={data.done} can={can('edit engines') ? data.works : []} may={can('keep papers')} {form} />
+      <Water engine={data.engine.id} ledger={data.ledger} treated={f.water.treatment !== 'none'} />
       <section class="box pad">
         <h2 class="label">Papers</h2>
         {#each data.papers as p (p.id)}<p>
@@ -71,29 +71,7 @@
       </section>
     </div>
   </div>
-  <section class="paper">
-    <h2>Evidence, worksheet by worksheet</h2>
-    {#each data.proven.filter((p) => p.last?.findings.length) as p (p.key)}
-      {@const last = p.last!}
-      <article>
-        <h3>{p.name}: {verdicts[last.verdict].toLowerCase()}</h3>
-        <p>{dayWords(last.day)}, {last.by}. {last.signedBy ? `Signed by the boiler examiner, ${last.signedBy}.` : 'Not signed.'}</p>
-        <ul>
-          {#each last.findings as x, i (i)}<li>
-              {printMarks(x.says, units)}{x.verdict === 'within' ? '' : ` ${verdicts[x.verdict]}.`}
-            </li>{/each}
-        </ul>
-        {#if last.hash}<p class="hash">Sum in the chain: {last.hash}</p>{/if}
-      </article>
-    {:else}<p>No worksheet has been kept.</p>{/each}
-    <p>
-      Printed {dated(data.now)}. This report states evidence and arithmetic, by the rules “{data.rules.name}”{data.rules.version
-        ? `, version ${data.rules.version}`
-        : ', which are an example and nobody’s rule'}. It is no certificate, and it does not say that the boiler is safe: that is for the
-      boiler examiner and the club’s boiler code.
-    </p>
-    <p class="sign"><span>Boiler examiner</span><span>Day</span></p>
-  </section>
+  <Evidence proven={data.proven} rules={data.rules} now={data.now} />
 </div>
 
 <style>
@@ -106,43 +84,20 @@
     font-size: 0.875rem;
     color: var(--ink2);
   }
-  .paper {
-    display: none;
-  }
-  @media print {
-    .paper {
+  /* On a narrow phone each proof is a block of its own. */
+  @media (max-width: 480px) {
+    thead {
+      display: none;
+    }
+    tr {
       display: block;
-      margin-top: 16px;
-    }
-    h2 {
-      font: 600 1.25rem/1.2 var(--narrow);
-      margin-bottom: 6px;
-    }
-    h3 {
-      font: 600 1rem/1.3 var(--narrow);
-    }
-    article {
-      break-inside: avoid;
       border-top: 1px solid var(--rule);
       padding: 8px 0;
     }
-    ul {
-      list-style: disc;
-      padding-left: 1.2em;
-    }
-    .hash {
-      font-size: 8pt;
-      overflow-wrap: anywhere;
-    }
-    .sign {
-      display: flex;
-      gap: 40px;
-      margin-top: 14mm;
-    }
-    .sign span {
-      flex: 1;
-      border-top: 1px solid var(--ink);
-      padding-top: 2px;
+    td {
+      display: block;
+      border: 0;
+      padding: 1px 0;
     }
   }
 </style>

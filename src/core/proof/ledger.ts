@@ -1,0 +1,53 @@
+/** THE LEDGER OF WATER: when it was washed out and how often it was steamed since, and what treatment went into how much water. */
+
+/** A signed session, as far as its water goes. */
+export interface Watered {
+  /** ISO, when it ended. */
+  readonly at: string;
+  /** By the club’s calendar. */
+  readonly day: string;
+  readonly washOut: boolean;
+  /** Whether there was fire in it. */
+  readonly steamed: boolean;
+  /** m³ that were measured in, and of treatment, with its product. */
+  readonly water?: number;
+  readonly dose?: number;
+  readonly product?: string;
+}
+export interface Dose {
+  readonly day: string;
+  readonly dose: number;
+  readonly product?: string;
+  readonly water?: number;
+  /** m³ of treatment for each m³ of water. */
+  readonly each?: number;
+}
+export interface Ledger {
+  /** The last wash-out, by the club’s calendar. */
+  readonly washed?: string;
+  /** Steamings since; of one that was never washed out here, all that are known. */
+  readonly steamings: number;
+  /** Whether the rules ask for another before it is steamed again; nothing where they say nothing. */
+  readonly due?: boolean;
+  /** The newest first. */
+  readonly doses: readonly Dose[];
+}
+
+const mostDoses = 6;
+
+/** @param sessions any order @param after so many steamings by the rules; null where they say nothing */
+export function ledgerOf(sessions: readonly Watered[], after: number | null): Ledger {
+  const newest = [...sessions].sort((a, b) => (a.at > b.at ? -1 : 1));
+  const last = newest.findIndex((s) => s.washOut);
+  const since = (last < 0 ? newest : newest.slice(0, last)).filter((s) => s.steamed).length;
+  return {
+    ...(last < 0 ? {} : { washed: newest[last]!.day }),
+    steamings: since,
+    ...(after === null ? {} : { due: since >= after }),
+    doses: newest
+      .flatMap(({ day, dose, product, water }): Dose[] =>
+        dose === undefined ? [] : [{ day, dose, ...(product ? { product } : {}), ...(water ? { water, each: dose / water } : {}) }]
+      )
+      .slice(0, mostDoses)
+  };
+}
