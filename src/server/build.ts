@@ -22,6 +22,7 @@ import { type CommissionedIn, commissionedIn } from './sql/commission';
 import { json, type Tx } from './sql/json';
 import { inBookOf } from './start';
 import { newId } from './uuid';
+import { unstruck } from './sql/entry';
 
 /** An engine on its way: its log, its stages by evidence, what is left of its matrix, what its sweeps found, what is on that must come off. */
 export async function buildPage(club: string, engineId: string) {
@@ -70,7 +71,7 @@ const startsAt = (tx: Tx, club: string, engineId: string) =>
   tx<{ at: Date; pressure: number }[]>`
     select e.at, (e.body->>'pressure')::float as pressure from entry e join steaming s using (club_id, steaming_id)
     where e.club_id = ${club} and s.engine_id = ${engineId} and e.kind = 'measured' and e.body->>'what' = 'starts at' and s.thrown_away is null
-      and not exists (select from entry x where x.club_id = e.club_id and x.steaming_id = e.steaming_id and x.strikes = e.entry_id)
+      and ${unstruck(tx)}
     order by e.at desc limit 12`.then((r) => [...r]);
 
 /** Says something of a build. @throws Refusal at the field that cannot be */

@@ -2,6 +2,7 @@ import type { Joint } from '$core/log';
 import { everyJoint, jointNames } from '$core/log';
 import type { FitOut } from '$core/engine';
 import { inClub } from './database';
+import { unstruck } from './sql/entry';
 
 /** How many steamings back the register is read: what was not tested in so many is not known any more. */
 const back = 60;
@@ -15,7 +16,7 @@ export async function jointsOf(club: string, engineId: string, fitOut: FitOut): 
       where e.club_id = ${club} and e.steaming_id in
         (select steaming_id from steaming where club_id = ${club} and engine_id = ${engineId} and started_at is not null and thrown_away is null
           order by started_at desc limit ${back})
-      and not exists (select from entry s where s.club_id = e.club_id and s.steaming_id = e.steaming_id and s.strikes = e.entry_id)`;
+      and ${unstruck(tx)}`;
     return {
       tested: await tx<{ name: string; at: Date; by: string; result: 'pass' | 'fail' }[]>`
         select distinct on (body->>'test') body->>'test' as name, at, by_name as by, body->>'result' as result from (${log}) l

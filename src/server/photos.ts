@@ -2,6 +2,7 @@ import { Refusal } from '$core/units';
 import { createHash } from 'node:crypto';
 import { inClub } from './database';
 import type { Member } from './members';
+import { unstruck } from './sql/entry';
 
 /** PICTURES: each once, under the sum of its bytes, and with nothing in it of where it was taken. */
 
@@ -59,5 +60,5 @@ export const photosOfFault = (club: string, faultId: string) =>
     (tx) => tx<{ sum: string; what: string; at: Date; by: string }[]>`
       select e.body->>'sum' as sum, e.body->>'what' as what, e.at, e.by_name as by from fault f join entry e on e.club_id = f.club_id and e.steaming_id = f.steaming_id
       where f.club_id = ${club} and f.fault_id = ${faultId} and e.kind = 'photo' and e.body->>'fault' = ${faultId}
-        and not exists (select from entry x where x.club_id = e.club_id and x.steaming_id = e.steaming_id and x.strikes = e.entry_id) order by e.at limit 24`
+        and ${unstruck(tx)} order by e.at limit 24`
   );

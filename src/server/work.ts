@@ -1,6 +1,6 @@
 import { type FitOut, fitOutOf } from '$core/engine';
 import { differences } from '$core/form';
-import { againFor, type WorkKey, works, worksBetween, worksOn } from '$core/proof';
+import { againFor, type WorkKey, workName, works, worksBetween, worksOn } from '$core/proof';
 import { Refusal } from '$core/units';
 import Joi from 'joi';
 import { tell } from './audit';
@@ -54,11 +54,12 @@ export const takeBack = (member: Member, engineId: string, { work, why }: { work
       select w.club_id, ${newId()}, w.engine_id, w.work, ${why}, '{}', w.work_id, ${member.id}, ${member.name} from work w
       where w.club_id = ${member.club} and w.engine_id = ${engineId} and w.work_id = ${work} and w.of_id is null
         and not exists (select from work b where b.club_id = w.club_id and b.of_id = w.work_id)
+      on conflict (club_id, of_id) where of_id is not null do nothing
       returning (select name from engine e where e.club_id = work.club_id and e.engine_id = work.engine_id) as engine, work`;
     if (!gone) throw new Refusal('work', 'There is no such work, or it was taken back already.', { code: 'missing' });
     await tell(tx, member.club, member, 'work taken back', {
       engine: gone.engine,
-      what: works[gone.work as WorkKey]?.name ?? gone.work,
+      what: workName(gone.work),
       why
     });
   });

@@ -88,13 +88,12 @@ const roller: readonly Filled[] = [
       t('Open for', '8 s'),
       t('Ten minutes later it is', 'dry')
     ],
-    comes: within,
+    comes: 'Seen to be as it should be',
     says: [/It let out .* in 8\ss at 20\spsi/]
   },
   {
     sheet: 'Whistle',
     typed: [
-      t('Gauge read to, either way', '2 psi'),
       t('At working pressure it', 'gargles'),
       t('Lowest pressure at which it speaks', '25 psi'),
       t('Heard at', '300 m'),
@@ -110,7 +109,7 @@ const roller: readonly Filled[] = [
       t('Open, it', 'clears to dry steam', i),
       t('Shut, it', 'is tight', i)
     ]),
-    comes: within,
+    comes: 'Seen to be as it should be',
     says: ['The drain of cylinder 1, back clears to dry steam']
   },
   {

@@ -14,6 +14,7 @@ import {
   stillAgain,
   type Last,
   ledgerOf,
+  measuresPair,
   type Watered,
   worksBetween,
   worksOn
@@ -86,6 +87,11 @@ describe('what must be proven again', () => {
     expect(left(made('valves', '05-02', false), made('valves', '05-03'), made('accumulation', '05-02'))).toEqual([]);
     expect(left(made('valves', '05-01'))).toContain('valves');
   });
+  it('a pair is measured by a run whose water was, with the burner that it has', () => {
+    expect(measuresPair([{ burner: 'now', factor: 1.1 }], 'now')).toBe(true);
+    expect(measuresPair([{ burner: 'now' }], 'now')).toBe(false);
+    expect(measuresPair([{ burner: 'before', factor: 1.1 }, { burner: 'now' }], 'now')).toBe(false);
+  });
   it('says it in a sentence', () =>
     expect(againWords({ ...done, left: done.again })).toBe(
       'To be proven again: safety valves, set, accumulation test (a safety valve renewed, taken apart or set anew, 1 May 2026)'
@@ -95,14 +101,15 @@ describe('what must be proven again', () => {
       { proof: 'valves', at: '2026-04-30T10:00:00Z', day: '2026-04-30', good: true, verdict: 'within' },
       { proof: 'hydraulic', at: '2025-02-28T10:00:00Z', day: '2025-02-28', good: true, verdict: 'within' }
     ];
-    const of = (today: string) =>
-      provenOf(hen, { ...exampleRules, hydraulicEvery: 24, steamEvery: null }, { last, done: [done], made: last, today });
+    const of = (today: string) => provenOf(hen, { ...exampleRules, hydraulicEvery: 24, steamEvery: null }, { last, done: [done], today });
     const row = (key: string, today = '2027-02-27') => of(today).find((p) => p.key === key)!;
     expect(of('2027-01-01').map((p) => p.key)).toEqual(proofsOf(hen));
     expect(row('valves')).toMatchObject({ last: { day: '2026-04-30' }, again: [{ id: 'w' }] });
     expect(row('valves').due).toBeUndefined();
     expect(row('hydraulic').due).toEqual({ day: '2027-02-28', past: false });
-    expect(row('hydraulic', '2027-02-28').due).toEqual({ day: '2027-02-28', past: true });
+    // Its last day still counts, as that of a paper does.
+    expect(row('hydraulic', '2027-02-28').due).toEqual({ day: '2027-02-28', past: false });
+    expect(row('hydraulic', '2027-03-01').due).toEqual({ day: '2027-02-28', past: true });
     expect(row('gauge')).toEqual({ key: 'gauge', name: 'Gauge comparison', again: [] });
     expect(row('accumulation')).toMatchObject({ again: [{ id: 'w' }] });
   });

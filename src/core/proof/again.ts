@@ -1,4 +1,5 @@
 import { burnerKey, type FitOut, mayAccumulate } from '../engine';
+import type { RunFact } from '../log';
 import { isTimed } from '../sums';
 import { dayWords } from '../units';
 import { canonical } from './chain';
@@ -20,7 +21,7 @@ const applies = (key: string, f: FitOut): boolean => (besides[key as keyof typeo
 interface Work {
   readonly name: string;
   readonly again: readonly string[];
-  /** Whether it can be done to such an engine. */
+  /** Whether it can be done to such an engine, where what must be proven again does not tell. */
   readonly when?: (f: FitOut) => boolean;
   /** What of a fit-out tells that it was done: another one, and it was. */
   readonly tells?: (f: FitOut) => unknown;
@@ -63,25 +64,26 @@ export const works = {
   feed: {
     name: 'An injector, pump or clack renewed or taken apart',
     again: ['feeds'],
-    when: (f) => f.feeds.some((x) => x.kind !== 'bottle'),
     tells: (f) => f.feeds.map((x) => [x.name, x.kind, x.into, x.plumbed])
   },
-  gas: { name: 'The gas train opened', again: ['gas'], when: (f) => f.fire.with === 'gas' },
-  gauge: { name: 'The pressure gauge renewed', again: ['gauge'], when: (f) => f.gauge },
+  gas: { name: 'The gas train opened', again: ['gas'] },
+  gauge: { name: 'The pressure gauge renewed', again: ['gauge'] },
   glass: {
     name: 'A gauge glass or its cocks renewed',
     again: ['glasses'],
-    when: (f) => f.glasses.length > 0,
     tells: (f) => f.glasses.length
   },
-  plug: { name: 'The fusible plug renewed', again: ['plug'], when: (f) => f.fusiblePlug },
-  brakes: { name: 'Brakes worked on', again: ['brakes'], when: (f) => f.brakes.length > 0, tells: (f) => f.brakes },
+  plug: { name: 'The fusible plug renewed', again: ['plug'] },
+  brakes: { name: 'Brakes worked on', again: ['brakes'], tells: (f) => f.brakes },
   motion: { name: 'Pistons, valves or motion worked on', again: ['drains', 'slow', 'self-start'] },
-  element: { name: 'The electric set opened', again: ['electric'], when: (f) => f.fire.with === 'electric' }
+  element: { name: 'The electric set opened', again: ['electric'] }
 } as const satisfies Readonly<Record<string, Work>>;
 export type WorkKey = keyof typeof works;
 const all: Readonly<Record<WorkKey, Work>> = works;
 export const workKeys = Object.keys(works) as WorkKey[];
+
+/** By its key, as it is kept. */
+export const workName = (key: string): string => all[key as WorkKey]?.name ?? key;
 
 /** What can be done to this engine. */
 export const worksOn = (f: FitOut): WorkKey[] => workKeys.filter((k) => (all[k].when?.(f) ?? true) && againFor(k, f).length > 0);
@@ -95,6 +97,10 @@ export const worksBetween = (before: FitOut, after: FitOut): WorkKey[] =>
     const { tells } = all[k];
     return tells && canonical(tells(before)) !== canonical(tells(after)) && againFor(k, after).length > 0;
   });
+
+/** Whether a day’s runs have measured the pair by this burner: water that went, beside what was expected. One that was only lit and put out has not. */
+export const measuresPair = (runs: readonly Pick<RunFact, 'burner' | 'factor'>[], burner: string): boolean =>
+  runs.some((r) => r.burner === burner && r.factor !== undefined);
 
 /** What was done, as it is kept. */
 export interface Done {
@@ -120,8 +126,8 @@ export interface Made {
 export const stillAgain = (done: readonly Done[], made: readonly Made[]): readonly (Done & { readonly left: readonly string[] })[] =>
   done.flatMap((d) => {
     const left = d.again.filter((key) => {
-      const since = made.filter((m) => m.proof === key && m.at > d.at).sort((a, b) => (a.at < b.at ? -1 : 1));
-      return !since.at(-1)?.good;
+      const since = made.filter((m) => m.proof === key && m.at > d.at);
+      return !since.find((m) => since.every((x) => x.at <= m.at))?.good;
     });
     return left.length ? [{ ...d, left }] : [];
   });
@@ -136,4 +142,4 @@ export const againWords = ({
   readonly left: readonly string[];
   readonly day: string;
 }): string =>
-  `To be proven again: ${left.map((k) => proofName(k).toLowerCase()).join(', ')} (${(all[work as WorkKey]?.name ?? work).toLowerCase()}, ${dayWords(day)})`;
+  `To be proven again: ${left.map((k) => proofName(k).toLowerCase()).join(', ')} (${workName(work).toLowerCase()}, ${dayWords(day)})`;

@@ -155,6 +155,9 @@ describe('worksheets', () => {
     expect(worst(['within', 'too close', 'shows nothing'])).toBe('shows nothing');
     expect(worst(['within', 'too close'])).toBe('too close');
     expect(worst(['within'])).toBe('within');
+    expect(worst(['measured', 'seen', 'within'])).toBe('within');
+    expect(worst(['measured', 'seen'])).toBe('seen');
+    expect(worst(['measured'])).toBe('measured');
   });
   it('none comes to anything before its instruments were read: nothing that is read stands there already', () => {
     for (const { fitOut } of patterns)

@@ -4,17 +4,21 @@ import type { WorkedStep } from '../units';
 import type { Rules } from './rules';
 
 /** What the arithmetic comes to. None of them says that anything is safe. */
-export type Verdict = 'within' | 'measured' | 'too close' | 'not within' | 'shows nothing';
+export type Verdict = 'within' | 'seen' | 'measured' | 'too close' | 'not within' | 'shows nothing';
 export const verdicts: Readonly<Record<Verdict, string>> = {
   within: 'Within the rules, by the arithmetic',
+  seen: 'Seen to be as it should be',
   measured: 'Measured, and judged by no rule',
   'too close': 'Too close to call',
   'not within': 'Not within the rules',
   'shows nothing': 'Shows nothing'
 };
-/** The worst of several: what fails fails, whatever else was not as it should be; what no rule judges takes nothing from what one does. */
+/** The worst of several: what fails fails, whatever else was not as it should be; what was seen, or what no rule judges, takes nothing from what one does. */
 export const worst = (of: readonly Verdict[]): Verdict =>
-  (['not within', 'shows nothing', 'too close', 'within', 'measured'] as const).find((v) => of.includes(v)) ?? 'within';
+  (['not within', 'shows nothing', 'too close', 'within', 'seen', 'measured'] as const).find((v) => of.includes(v)) ?? 'within';
+
+/** Whether what it comes to is as it should be, or nobody’s rule says otherwise. */
+export const isGood = (v: Verdict): boolean => v === 'within' || v === 'seen' || v === 'measured';
 
 /** One thing that was judged: its sum, what it came to, and why, in a sentence with marks for quantities. */
 export interface Finding {
@@ -30,8 +34,6 @@ export interface Sheet<G extends Group = Group> {
   /** How it is made, for whoever stands beside the boiler with a pencil. */
   readonly how: readonly string[];
   readonly when?: (fitOut: FitOut) => boolean;
-  /** Parts of the fit-out that it speaks of, by their path: where one is another since, it must be made again. */
-  readonly proves: readonly string[];
   /** The figure of the rules that says how long it stands. */
   readonly every?: keyof Rules & `${string}Every`;
   fields(fitOut: FitOut): G;

@@ -19,7 +19,7 @@ export interface Proven<L extends Last = Last> {
   readonly last?: L;
   /** What was done since, for which it must be made again. */
   readonly again: readonly Done[];
-  /** The day on which it must be made again by the rules, ISO, and whether that has passed. */
+  /** The last day on which it stands by the rules, ISO, and whether that has passed. */
   readonly due?: { readonly day: string; readonly past: boolean };
 }
 
@@ -30,18 +30,13 @@ const monthsOf = (key: string, rules: Rules): number | null => {
   return figure ? (rules[figure] as number | null) : null;
 };
 
-/** @param last of each proof the newest @param made every proof since the first thing that was done @param today ISO day by the club’s clock */
+/** @param last of each proof the newest @param today ISO day by the club’s clock */
 export function provenOf<L extends Last>(
   fitOut: FitOut,
   rules: Rules,
-  {
-    last,
-    done,
-    made,
-    today
-  }: { readonly last: readonly L[]; readonly done: readonly Done[]; readonly made: readonly Made[]; readonly today: string }
+  { last, done, today }: { readonly last: readonly L[]; readonly done: readonly Done[]; readonly today: string }
 ): Proven<L>[] {
-  const open = stillAgain(done, made);
+  const open = stillAgain(done, last);
   return proofsOf(fitOut).map((key) => {
     const newest = last.find((l) => l.proof === key);
     const months = monthsOf(key, rules);
@@ -51,7 +46,7 @@ export function provenOf<L extends Last>(
       name: proofName(key),
       ...(newest ? { last: newest } : {}),
       again: open.filter((d) => d.left.includes(key)),
-      ...(due ? { due: { day: due, past: due <= today } } : {})
+      ...(due ? { due: { day: due, past: due < today } } : {})
     };
   });
 }

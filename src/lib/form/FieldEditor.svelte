@@ -29,8 +29,9 @@
   /** A difference in temperature is a number of kelvin; everything else has the reader's unit. */
   const difference = untrack(() => field.type === 'quantity' && field.quantity === 'temperature' && field.min < 200);
   const is = (said: string, v: number): boolean => {
-    const read = field.type === 'quantity' && parseQuantity(said, field.quantity as Quantity, chosenUnit(field.quantity, units));
-    return Boolean(read) && 'value' in (read as object) && Math.abs((read as { value: number }).value - v) < 1e-6 * Math.abs(v);
+    if (field.type !== 'quantity') return false;
+    const read = parseQuantity(said, field.quantity as Quantity, chosenUnit(field.quantity, units));
+    return 'value' in read && Math.abs(read.value - v) < 1e-6 * Math.abs(v);
   };
   const shown = (v: unknown): string => {
     if (field.type === 'number') return typeof v === 'number' ? String(v) : String(v ?? '');

@@ -25,7 +25,7 @@
       <p>{dayWords(last.day)}, {last.by}. {last.signedBy ? `Signed by the boiler examiner, ${last.signedBy}.` : 'Not signed.'}</p>
       <ul>
         {#each last.findings as x, i (i)}<li>
-            {printMarks(x.says, units)}{x.verdict === 'within' ? '' : ` ${verdicts[x.verdict]}.`}
+            {printMarks(x.says, units)}{x.verdict === 'within' || x.verdict === 'seen' ? '' : ` ${verdicts[x.verdict]}.`}
           </li>{/each}
       </ul>
       {#if last.hash}<p class="hash">Sum in the chain: {last.hash}</p>{/if}

@@ -6,6 +6,7 @@ interface Tone {
 }
 const tones: Readonly<Record<Verdict, Tone>> = {
   within: { class: '', sign: '' },
+  seen: { class: '', sign: '' },
   measured: { class: '', sign: '' },
   'too close': { class: 'caution', sign: '▲ ' },
   'shows nothing': { class: 'caution', sign: '▲ ' },

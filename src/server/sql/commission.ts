@@ -19,7 +19,7 @@ import type { FitOut } from '$core/engine';
 import { accumulationsOf, type Commissioned, fold } from '$core/log';
 import type { InBook } from '$core/plan';
 import { isoDayIn } from '$core/units';
-import { entriesIn } from './entry';
+import { entriesIn, unstruck } from './entry';
 import type { Tx } from './json';
 import { contextOf, steamingIn } from './steaming';
 
@@ -42,8 +42,7 @@ async function saidOf(tx: Tx, club: string, engineIds: readonly string[]): Promi
     select s.engine_id, e.steaming_id, e.kind, e.at, s.started_at, e.by_name as by, e.body from entry e join steaming s using (club_id, steaming_id)
     where e.club_id = ${club} and s.engine_id = any(${engineIds as string[]}::uuid[]) and e.kind in ('cell', 'sweep', 'rig')
       and s.thrown_away is null and s.joined_to is null and e.at > now() - interval '3 years'
-      and not exists (select from entry x where x.club_id = e.club_id and x.steaming_id = e.steaming_id and x.strikes = e.entry_id
-        and not exists (select from entry y where y.club_id = x.club_id and y.steaming_id = x.steaming_id and y.strikes = x.entry_id))
+      and ${unstruck(tx)}
     order by e.at, e.seq`;
   const by = new Map<string, Row[]>();
   for (const r of rows) by.set(r.engineId, [...(by.get(r.engineId) ?? []), r]);

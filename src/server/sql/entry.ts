@@ -20,6 +20,12 @@ export interface EntryRow {
 const columns = (tx: Pick<Tx, 'unsafe'>) =>
   tx.unsafe('entry_id as id, steaming_id, kind, at, said_at, ahead_ms, received_at, by_name as by, source, body, strikes, xact');
 
+/** That an entry `e` stands: it was not struck, or its strike was. */
+export const unstruck = (
+  tx: Tx
+) => tx`not exists (select from entry x where x.club_id = e.club_id and x.steaming_id = e.steaming_id and x.strikes = e.entry_id
+  and not exists (select from entry y where y.club_id = x.club_id and y.steaming_id = x.steaming_id and y.strikes = x.entry_id))`;
+
 export const toEntry = ({ id, kind, at, saidAt, aheadMs, receivedAt, by, source, body, strikes }: EntryRow): Entry =>
   ({
     id,

@@ -1,6 +1,7 @@
 import type { Watered } from '$core/proof';
 import { isoDayIn } from '$core/units';
 import type { Tx } from './json';
+import { unstruck } from './entry';
 
 /** The signed sessions of an engine, as far as their water goes: the last two hundred. */
 export async function wateredIn(tx: Tx, club: string, engineId: string, zone: string): Promise<Watered[]> {
@@ -11,7 +12,7 @@ export async function wateredIn(tx: Tx, club: string, engineId: string, zone: st
       (select jsonb_agg(e.body || jsonb_build_object('what', coalesce(e.body->>'what', 'water in')) order by e.at) from entry e
         where e.club_id = s.club_id and e.steaming_id = s.steaming_id
         and (e.kind = 'measured' and e.body->>'what' in ('treatment', 'water in') or e.kind = 'water' and e.body->>'act' = 'in')
-        and not exists (select from entry x where x.club_id = e.club_id and x.steaming_id = e.steaming_id and x.strikes = e.entry_id)) as measured
+        and ${unstruck(tx)}) as measured
     from steaming s where s.club_id = ${club} and s.engine_id = ${engineId} and s.ended_at is not null and s.thrown_away is null and s.joined_to is null
     order by s.ended_at desc limit 200`;
   return rows.map(({ at, occasion, steamed, measured }) => {

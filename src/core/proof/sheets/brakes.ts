@@ -2,8 +2,8 @@ import { choice, group, list, maybe, quantity } from '../../form';
 import { given, line, mark, minus, over, psi, Refusal, times } from '../../units';
 import { type Finding, judgedBy, percent, seen, sheet, untried } from '../sheet';
 
-const holds = { yes: 'within', no: 'not within', untried: 'shows nothing' } as const;
-const through = { yes: 'within', no: 'not within', none: 'measured' } as const;
+const holds = { yes: 'seen', no: 'not within', untried: 'shows nothing' } as const;
+const through = { yes: 'seen', no: 'not within', none: 'measured' } as const;
 
 /** Each brake: what it loses shut in, whether it holds, whether it works to the last vehicle, and in how far it stops. */
 export const brakes = sheet({
@@ -15,7 +15,6 @@ export const brakes = sheet({
     'Moving, on a line that is clear and dry, with the load that it is for: from a known speed to a stand.'
   ],
   when: (f) => f.brakes.length > 0,
-  proves: ['brakes', 'mass'],
   fields: ({ brakes: b }) =>
     group('Brakes', {
       error: quantity('Needle read to, either way', 'pressure', 0, psi(20)),

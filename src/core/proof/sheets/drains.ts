@@ -2,9 +2,9 @@ import type { FitOut } from '../../engine';
 import { choice, group, list } from '../../form';
 import { type Finding, named, seen, sheet, untried } from '../sheet';
 
-const passes = { steam: 'within', water: 'shows nothing', nothing: 'not within' } as const;
+const passes = { steam: 'seen', water: 'shows nothing', nothing: 'not within' } as const;
 const passesWords = { steam: 'clears to dry steam', water: 'still passes water', nothing: 'passes nothing' } as const;
-const shuts = { tight: 'within', passes: 'not within' } as const;
+const shuts = { tight: 'seen', passes: 'not within' } as const;
 
 /** Every end of every cylinder that has one, or the one under the chest. */
 const endsOf = ({ cylinders: { count, drains, doubleActing } }: Pick<FitOut, 'cylinders'>): string[] =>
@@ -24,7 +24,6 @@ export const drains = sheet({
     'Shut, with steam on: none of them passes.'
   ],
   when: (f) => f.cylinders.drains !== 'none',
-  proves: ['cylinders.count', 'cylinders.drains', 'cylinders.doubleActing'],
   fields: (f) =>
     group('Cylinder drains', {
       ends: list(

@@ -1,11 +1,11 @@
-import { inSteamAt, thermostatOf } from '../../engine';
+import { heldAt, thermostatOf } from '../../engine';
 import { choice, group, maybe, number, quantity } from '../../form';
 import { given, line, mark, minus, psi, Refusal } from '../../units';
 import { type Finding, judged, judgedBy, seen, sheet } from '../sheet';
 
-const cuts = { yes: 'within', no: 'not within', untried: 'shows nothing' } as const;
+const cuts = { yes: 'seen', no: 'not within', untried: 'shows nothing' } as const;
 
-const trips = { yes: 'within', no: 'not within', none: 'not within' } as const;
+const trips = { yes: 'seen', no: 'not within', none: 'not within' } as const;
 
 /** The electric set: earth, insulation, what the sensor believes, and what puts it off. */
 export const electric = sheet({
@@ -16,7 +16,6 @@ export const electric = sheet({
     'Then in steam: where the thermostat lets go by the gauge, and that the cut-out puts the element off. Never run the boiler dry to try it: it is tried as its maker says.'
   ],
   when: (f) => f.fire.with === 'electric',
-  proves: ['fire'],
   every: 'electricEvery',
   fields: () =>
     group('Electric set', {
@@ -29,7 +28,7 @@ export const electric = sheet({
     }),
   starts: () => ({ earth: '', insulation: '', error: '', letsGo: null, cutOut: '', breaker: '' }),
   judge: ({ earth, insulation, error, letsGo, cutOut, breaker }, fitOut, rules): Finding[] => {
-    const knob = thermostatOf(fitOut, inSteamAt(fitOut));
+    const knob = thermostatOf(fitOut, heldAt(fitOut));
     if (letsGo !== null && !knob)
       throw new Refusal('letsGo', 'This engine has no thermostat by its fit-out: leave it empty, or change the fit-out.');
     return [

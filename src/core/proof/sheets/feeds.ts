@@ -16,7 +16,6 @@ export const feeds = sheet({
     'Lowest pressure: tried again as the needle falls, until it does not. Hottest tank: with a thermometer in it.'
   ],
   when: (f) => feedsOf(f).length > 0,
-  proves: ['feeds', 'boiler', 'workingPressure', 'fire.with', 'fire.power', 'fire.grateLength', 'fire.grateWidth'],
   fields: (f) =>
     group('Feeds', {
       error: quantity('Water is measured to, either way', 'volume', 0, litres(50)),

@@ -3,8 +3,8 @@ import { choice, group, list, quantity } from '../../form';
 import { given, line, mark, minus, psi, Refusal } from '../../units';
 import { type Finding, judgedBy, named, seen, sheet, untried } from '../sheet';
 
-const bubbles = { tight: 'within', bubbles: 'not within' } as const;
-const dies = { yes: 'within', no: 'not within' } as const;
+const bubbles = { tight: 'seen', bubbles: 'not within' } as const;
+const dies = { yes: 'seen', no: 'not within' } as const;
 const jointsOf = ({ fire }: Pick<FitOut, 'fire'>): string[] =>
   fire.with !== 'gas' ? [] : fire.joints.length ? fire.joints.map((j) => j.name) : ['canister', 'gas valve', 'jet'];
 
@@ -18,7 +18,6 @@ export const gas = sheet({
     'Every joint soaped while it is under pressure. Then lit, and shut at the canister: the flame dies, and the train holds nothing.'
   ],
   when: (f) => f.fire.with === 'gas',
-  proves: ['fire.with', 'fire.burners', 'fire.joints', 'fire.gasRegulator', 'fire.power'],
   every: 'gasEvery',
   fields: (f) =>
     group('Gas train', {

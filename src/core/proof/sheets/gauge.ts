@@ -11,7 +11,6 @@ export const gauge = sheet({
     'Read at points over the whole range, going up and again coming down, tapped before each reading.'
   ],
   when: (f) => f.gauge,
-  proves: ['gauge', 'workingPressure'],
   every: 'gaugeEvery',
   fields: () =>
     group('Gauge comparison', {

@@ -19,7 +19,6 @@ export const glasses = sheet({
     'Where there are two, both are read: they stand level, or one of them does not tell the truth.'
   ],
   when: (f) => f.glasses.length > 0,
-  proves: ['glasses', 'boiler'],
   fields: ({ glasses: g }) =>
     group('Gauge glasses', {
       error: number('A glass is read to, of it, either way', 0, 0.25, '1/16 is 0.06.'),

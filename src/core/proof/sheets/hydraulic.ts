@@ -11,7 +11,6 @@ export const hydraulic = sheet({
     'Pumped up in steps, looked over at each, then to the test pressure and shut off for the time of the rules.',
     'Every place that weeps is written down with the pressure at which it was seen.'
   ],
-  proves: ['workingPressure', 'boiler', 'shell', 'manholes', 'mudholes', 'fusiblePlug'],
   every: 'hydraulicEvery',
   fields: () =>
     group('Hydraulic test', {

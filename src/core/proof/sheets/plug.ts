@@ -1,7 +1,7 @@
 import { choice, count, group, text } from '../../form';
 import { type Finding, judgedBy, seen, sheet } from '../sheet';
 
-const worth = { clean: 'within', scaled: 'not within', wasted: 'not within', weeps: 'not within', unseen: 'shows nothing' } as const;
+const worth = { clean: 'seen', scaled: 'not within', wasted: 'not within', weeps: 'not within', unseen: 'shows nothing' } as const;
 
 /** The fusible plug, looked at from both sides. */
 export const plug = sheet({
@@ -12,7 +12,6 @@ export const plug = sheet({
     'Scale on it keeps the heat from the metal that is to melt; what has crept or wasted is renewed, never filled again.'
   ],
   when: (f) => f.fusiblePlug,
-  proves: ['fusiblePlug', 'boiler'],
   every: 'plugEvery',
   fields: () =>
     group('Fusible plug', {

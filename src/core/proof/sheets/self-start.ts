@@ -17,7 +17,6 @@ export const selfStart = sheet({
     'Both ways, from several places of the wheel: the worst place is the figure.',
     'The same hose and gauge each year, or two years cannot be compared.'
   ],
-  proves: ['cylinders', 'drive'],
   fields: () =>
     group('Starts by itself', {
       error: quantity('Gauge read to, either way', 'pressure', 0, psi(10)),

@@ -10,7 +10,6 @@ export const slow = sheet({
     'Warm and drained, without a load, the regulator just cracked, at a pressure that is written down.',
     'The slowest at which it goes round evenly for a whole minute; turns counted, not guessed.'
   ],
-  proves: ['cylinders', 'drive'],
   fields: () =>
     group('Lowest steady speed', {
       turns: count('Turns counted', 1, 2000),

@@ -1,7 +1,7 @@
 import { feedsOf } from '../../engine';
 import { count, group, quantity, text } from '../../form';
-import { given, line, mark, minus, psi, Refusal } from '../../units';
-import { type Finding, judged, reaches, sheet } from '../sheet';
+import { given, line, mark, minus, psi, Refusal, times } from '../../units';
+import { type Finding, judged, judgedBy, reaches, sheet } from '../sheet';
 
 /** Raised to working pressure and kept there: what the fire finds that cold water did not. */
 export const steam = sheet({
@@ -13,7 +13,6 @@ export const steam = sheet({
     'Looked over hot by the light of a torch, with nobody’s face in line with a joint; what leaks is written down with its place.'
   ],
   when: (f) => f.gauge,
-  proves: ['workingPressure', 'boiler', 'shell', 'safetyValves', 'fire.with', 'fire.fuel', 'fire.burners', 'fire.power'],
   every: 'steamEvery',
   fields: () =>
     group('Steam test', {
@@ -38,6 +37,19 @@ export const steam = sheet({
         given('working pressure', workingPressure, 'pressure', 'fit-out')
       )
     );
+    const limit =
+      rules.accumulation === null
+        ? []
+        : [
+            line(
+              'may rise to',
+              'pressure',
+              times(
+                given('working pressure', workingPressure, 'pressure', 'fit-out'),
+                given('and what is allowed', 1 + rules.accumulation / 100, 'ratio', 'rule of the club')
+              )
+            )
+          ];
     const findings: Finding[] = [
       {
         // Nobody holds a fire to the hair: what is read within the error under it is not known to have been there.
@@ -46,8 +58,13 @@ export const steam = sheet({
         steps: [short]
       },
       {
+        verdict: judgedBy(rules.accumulation, () => limit[0]!.result.value - highest, error),
+        says: `${mark(highest, 'pressure')} at the highest${limit.map((l) => `; ${mark(l.result.value, 'pressure')} is allowed`).join('')}.`,
+        steps: limit
+      },
+      {
         verdict: rules.steamHold === null ? 'measured' : held >= rules.steamHold ? 'within' : 'shows nothing',
-        says: `Held for ${mark(held, 'time')}${rules.steamHold === null ? '' : ` of the ${mark(rules.steamHold, 'time')} that the rules ask`}; ${mark(highest, 'pressure')} at the highest.`,
+        says: `Held for ${mark(held, 'time')}${rules.steamHold === null ? '' : ` of the ${mark(rules.steamHold, 'time')} that the rules ask`}.`,
         steps: []
       },
       {

@@ -10,7 +10,6 @@ export const valves = sheet({
     'In steam, by a compared gauge, each valve seen to lift and to shut by itself, the others held only under the examiner’s eye.',
     'Three lifts of each; the one that is furthest off is written down.'
   ],
-  proves: ['safetyValves', 'workingPressure'],
   every: 'steamEvery',
   fields: () =>
     group('Safety valves', {

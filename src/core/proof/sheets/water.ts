@@ -13,7 +13,6 @@ export const water = sheet({
     'From the glass cock or the blow-down, let run first, cooled to the temperature of the meter; the feed from the tank, the same meter.',
     'Never drawn under pressure into an open cup.'
   ],
-  proves: ['water', 'boiler'],
   fields: () =>
     group('Water', {
       meter: text('Which meter, and when it was set', 1, 200),

@@ -1,8 +1,8 @@
 import { choice, group, maybe, quantity } from '../../form';
 import { mark, psi } from '../../units';
-import { type Finding, judged, seen, sheet } from '../sheet';
+import { type Finding, seen, sheet } from '../sheet';
 
-const speaks = { clear: 'within', gargles: 'not within', silent: 'not within' } as const;
+const speaks = { clear: 'seen', gargles: 'not within', silent: 'not within' } as const;
 
 /** The whistle: it warns, or it does not. */
 export const whistle = sheet({
@@ -10,33 +10,22 @@ export const whistle = sheet({
   name: 'Whistle',
   how: ['Drained first, or it gargles. Blown at working pressure, and again as the needle falls, until it does not speak.'],
   when: (f) => f.whistle,
-  proves: ['whistle'],
   fields: () =>
     group('Whistle', {
-      error: quantity('Gauge read to, either way', 'pressure', 0, psi(20)),
       is: choice('At working pressure it', { clear: 'speaks clear', gargles: 'gargles', silent: 'does not speak' }),
       lowest: maybe(quantity('Lowest pressure at which it speaks', 'pressure', 0, psi(300))),
       heard: maybe(quantity('Heard at', 'length', 1, 2000)),
       shuts: choice('Let go, it', { tight: 'shuts', passes: 'passes steam' })
     }),
-  starts: () => ({ error: '', is: '', lowest: null, heard: null, shuts: '' }),
-  judge: ({ error, is, lowest, heard, shuts }, { workingPressure }): Finding[] => [
+  starts: () => ({ is: '', lowest: null, heard: null, shuts: '' }),
+  judge: ({ is, lowest, heard, shuts }): Finding[] => [
     seen(
       speaks,
       is,
       is === 'clear' ? 'It speaks clear at working pressure.' : is === 'gargles' ? 'It gargles at working pressure.' : 'It does not speak.'
     ),
-    ...(lowest === null
-      ? []
-      : [
-          {
-            // One that needs all the pressure there is warns nobody on a falling needle.
-            verdict: judged(workingPressure - lowest, error),
-            says: `It speaks down to ${mark(lowest, 'pressure')}.`,
-            steps: []
-          }
-        ]),
+    ...(lowest === null ? [] : [{ verdict: 'measured', says: `It speaks down to ${mark(lowest, 'pressure')}.`, steps: [] } as const]),
     ...(heard === null ? [] : [{ verdict: 'measured', says: `It was heard at ${mark(heard, 'length')}.`, steps: [] } as const]),
-    seen({ tight: 'within', passes: 'not within' }, shuts, shuts === 'tight' ? 'Let go, it shuts.' : 'Let go, it passes steam.')
+    seen({ tight: 'seen', passes: 'not within' }, shuts, shuts === 'tight' ? 'Let go, it shuts.' : 'Let go, it passes steam.')
   ]
 });

@@ -44,7 +44,7 @@
                   >{:else}<span class="second">not made</span>{/if}
                 {#each p.again as d (d.id)}<p class="caution">▲ to be made again since {dayWords(d.day)}</p>{/each}
                 {#if p.due}<p class={p.due.past ? 'act' : 'second'}>
-                    {p.due.past ? '■ was due' : 'due'}
+                    {p.due.past ? '■ stood until' : 'stands until'}
                     {dayWords(p.due.day)}
                   </p>{/if}</td
               >
