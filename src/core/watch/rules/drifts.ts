@@ -8,7 +8,7 @@ import { attended, fedTill, glassLine, lately, minute, ms, perGlass, stopped } f
 /** By so much of the glass in ten minutes, with nothing that would do it. */
 const much = 0.1;
 const back = 11;
-const shortest = 4 * minute;
+const shortest = 3 * minute;
 const tooOld = 12 * minute;
 
 /** How the water goes, as shares of a glass, with what swelling and shrinking do to a glass taken out: the last minutes' looks. */
