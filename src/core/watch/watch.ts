@@ -133,10 +133,7 @@ function partsAt(before: Log, log: Log): number {
   return place;
 }
 
-/** So many entries are watched in a row before somebody else may have a turn. */
-const inRow = 4;
-
-/** Watches a log, a few entries at a time: a page that opens on a long one can be touched between them. */
+/** Watches a log, an entry at a time: a page that opens on a long one can be touched between them. */
 export function* watchingOn(log: Log, before?: Watch): Generator<undefined, Watch> {
   const same = before && before.log.context === log.context ? partsAt(before.log, log) : 0;
   if (before && same === log.entries.length && same === before.log.entries.length) return { ...before, log };
@@ -151,7 +148,7 @@ export function* watchingOn(log: Log, before?: Watch): Generator<undefined, Watc
     for (; next <= stood.place; next++) if (next % stride === 0 && marks.length === next / stride) marks.push(kept);
     view = viewOf(log, stood);
     kept = step(kept, view, stood.entry);
-    if (stood.place % inRow === 0) yield;
+    yield;
   }
   return { log, view, marks, ...kept };
 }

@@ -31,8 +31,9 @@
   /** A height as a glass: to a hundredth, and a nut when it is beyond the visible glass. */
   const within = (level: number): Glass =>
     level < -0.005 ? 'bottom nut' : level > 1.005 ? 'top nut' : Math.round(Math.min(1, Math.max(0, level)) * 100) / 100;
-  let height = $state(420);
-  let width = $state(132);
+  // Drawn once its place is known: drawn before, it would be drawn twice.
+  let height = $state(0);
+  let width = $state(0);
   const scale = textScale();
   /** Words stand beside the tube while there is room for them. */
   const roomy = $derived(width >= 110 * scale.of);
@@ -75,50 +76,52 @@
   aria-valuetext={shown === undefined ? 'not read yet' : printGlass(shown)}
   {@attach pointing.at}
 >
-  <svg {width} {height} aria-hidden="true">
-    {#if shown !== undefined && isLevel(shown)}
-      <rect
-        class="water"
-        class:stale={stale && pointing.draft === undefined}
-        class:abnormal
-        {x}
-        y={y(shown)}
-        width={bore}
-        height={y(0) - y(shown)}
-      />
-      <!-- the meniscus: read at its lowest point -->
-      <path class="meniscus" d="M{x} {y(shown) - 4} q{bore / 2} 9 {bore} 0 v3 h{-bore} z" />
-    {:else if shown === 'top nut'}
-      <rect class="water" {x} y={nut} width={bore} height={height - 2 * nut} />
-    {/if}
-    <path class="tube" d="M{x} {nut}V{height - nut}M{x + bore} {nut}V{height - nut}" />
-    <rect class="nut" class:wet={shown === 'top nut'} x={x - 8} y="1" width={bore + 16} height={nut - 1} />
-    <rect class="nut" class:wet={shown === 'bottom nut'} x={x - 8} y={height - nut} width={bore + 16} height={nut - 1} />
-    {#each [[0.25, '¼'], [0.5, '½'], [0.75, '¾']] as const as [level, word] (word)}
-      <path class="tick" d="M{x + bore} {y(level)}h9" />
-      {#if (height - 2 * nut) / 4 > 16 * scale.of || level === 0.5}<text x={x + bore + 13} y={y(level) + 5 * scale.of}>{word}</text>{/if}
-    {/each}
-    <path class="limit" d="M0 {y(levels.lowest)}H{x - 1}" />
-    {#if roomy}<text class="low" x="0" y={y(levels.lowest) + 16 * scale.of}>lowest</text>{/if}
-    <path class="limit up" d="M0 {y(levels.ceiling)}H{x - 1}" />
-    {#if roomy}<text x="0" y={y(levels.ceiling) - 6}>ceiling</text>{/if}
-    {#if cold !== null}
-      <path class="cold" d="M{x - 12} {y(cold)}H{x + bore + 12}" />
-      {#if roomy}<text class="low" x="0" y={y(cold) - 5}>fill to</text>{/if}
-    {/if}
-    {#if pointing.draft !== undefined}
-      <path
-        class="draft"
-        d="M{x - 14} {pointing.draft === 'bottom nut'
-          ? height - nut / 2
-          : pointing.draft === 'top nut'
-            ? nut / 2
-            : isLevel(pointing.draft)
-              ? y(pointing.draft)
-              : 0}h{bore + 28}"
-      />
-    {/if}
-  </svg>
+  {#if height}
+    <svg {width} {height} aria-hidden="true">
+      {#if shown !== undefined && isLevel(shown)}
+        <rect
+          class="water"
+          class:stale={stale && pointing.draft === undefined}
+          class:abnormal
+          {x}
+          y={y(shown)}
+          width={bore}
+          height={y(0) - y(shown)}
+        />
+        <!-- the meniscus: read at its lowest point -->
+        <path class="meniscus" d="M{x} {y(shown) - 4} q{bore / 2} 9 {bore} 0 v3 h{-bore} z" />
+      {:else if shown === 'top nut'}
+        <rect class="water" {x} y={nut} width={bore} height={height - 2 * nut} />
+      {/if}
+      <path class="tube" d="M{x} {nut}V{height - nut}M{x + bore} {nut}V{height - nut}" />
+      <rect class="nut" class:wet={shown === 'top nut'} x={x - 8} y="1" width={bore + 16} height={nut - 1} />
+      <rect class="nut" class:wet={shown === 'bottom nut'} x={x - 8} y={height - nut} width={bore + 16} height={nut - 1} />
+      {#each [[0.25, '¼'], [0.5, '½'], [0.75, '¾']] as const as [level, word] (word)}
+        <path class="tick" d="M{x + bore} {y(level)}h9" />
+        {#if (height - 2 * nut) / 4 > 16 * scale.of || level === 0.5}<text x={x + bore + 13} y={y(level) + 5 * scale.of}>{word}</text>{/if}
+      {/each}
+      <path class="limit" d="M0 {y(levels.lowest)}H{x - 1}" />
+      {#if roomy}<text class="low" x="0" y={y(levels.lowest) + 16 * scale.of}>lowest</text>{/if}
+      <path class="limit up" d="M0 {y(levels.ceiling)}H{x - 1}" />
+      {#if roomy}<text x="0" y={y(levels.ceiling) - 6}>ceiling</text>{/if}
+      {#if cold !== null}
+        <path class="cold" d="M{x - 12} {y(cold)}H{x + bore + 12}" />
+        {#if roomy}<text class="low" x="0" y={y(cold) - 5}>fill to</text>{/if}
+      {/if}
+      {#if pointing.draft !== undefined}
+        <path
+          class="draft"
+          d="M{x - 14} {pointing.draft === 'bottom nut'
+            ? height - nut / 2
+            : pointing.draft === 'top nut'
+              ? nut / 2
+              : isLevel(pointing.draft)
+                ? y(pointing.draft)
+                : 0}h{bore + 28}"
+        />
+      {/if}
+    </svg>
+  {/if}
 </div>
 
 <style>

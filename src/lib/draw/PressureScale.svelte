@@ -25,8 +25,9 @@
   /** Step between numbered ticks, step of a reading: as a gauge of that unit is divided. */
   const divisions = { psi: [10, 20, 1], bar: [0.5, 1, 0.1], kPa: [50, 100, 5] } as const;
   const head = 12;
-  let height = $state(420);
-  let width = $state(150);
+  // Drawn once its place is known: drawn before, it would be drawn twice.
+  let height = $state(0);
+  let width = $state(0);
 
   const unit = $derived(unitChoice().pressure);
   const [minor, major, fine] = $derived.by(() => {
@@ -42,6 +43,7 @@
   const axis = $derived(Math.min(46 * scale.of, Math.max(46, width * 0.5)));
   /** Numbers that would lie on each other are left out. */
   const every = $derived(Math.ceil((18 * scale.of) / (((height - 2 * head) * major) / top)) * major);
+  const numbered = (tick: number) => Math.abs(tick / every - Math.round(tick / every)) < 1e-6;
   const roomy = $derived(width - axis > 76 * scale.of);
   /** Words that would lie on each other are left out, the working pressure's never. */
   const spaced = $derived(
@@ -87,25 +89,24 @@
   aria-valuetext={shown === undefined ? 'not read yet' : printText(shown, 'pressure', unitChoice())}
   {@attach pointing.at}
 >
-  <svg {width} {height} aria-hidden="true">
-    {#each ticks as tick (tick)}
-      {@const numbered = Math.abs(tick / every - Math.round(tick / every)) < 1e-6}
-      <path class="tick" d="M{axis - (numbered ? 14 : 8)} {y(tick)}H{axis}" />
-      {#if numbered}<text class="number" x={axis - 19} y={y(tick) + 5 * scale.of}>{tick}</text>{/if}
-    {/each}
-    <path class="axis" d="M{axis} {y(top)}V{y(0)}" />
-    {#if shown !== undefined}
-      <path class="column" class:stale={stale && pointing.draft === undefined} d="M{axis} {yOf(shown)}V{y(0)}" />
-      <path class="needle" class:draft={pointing.draft !== undefined} d="M{axis + 2} {yOf(shown)}l20 -10v20z" />
-    {/if}
-    <path class="wp" d="M{axis} {yOf(workingPressure)}H{width}" />
-    <text class="wp-word" x={width} y={yOf(workingPressure) - 5}>WP</text>
-    <path class="over" d="M{axis} {yOf(workingPressure * 1.1)}h24" />
-    {#each spaced as mark (mark.word + mark.value)}
-      <path class="mark" d="M{axis + 24} {yOf(mark.value)}H{width}" />
-      {#if roomy}<text class="mark-word" x={width} y={yOf(mark.value) - 4}>{mark.word}</text>{/if}
-    {/each}
-  </svg>
+  {#if height}
+    <svg {width} {height} aria-hidden="true">
+      <path class="tick" d={ticks.map((t) => `M${axis - (numbered(t) ? 14 : 8)} ${y(t)}H${axis}`).join('')} />
+      {#each ticks.filter(numbered) as tick (tick)}<text class="number" x={axis - 19} y={y(tick) + 5 * scale.of}>{tick}</text>{/each}
+      <path class="axis" d="M{axis} {y(top)}V{y(0)}" />
+      {#if shown !== undefined}
+        <path class="column" class:stale={stale && pointing.draft === undefined} d="M{axis} {yOf(shown)}V{y(0)}" />
+        <path class="needle" class:draft={pointing.draft !== undefined} d="M{axis + 2} {yOf(shown)}l20 -10v20z" />
+      {/if}
+      <path class="wp" d="M{axis} {yOf(workingPressure)}H{width}" />
+      <text class="wp-word" x={width} y={yOf(workingPressure) - 5}>WP</text>
+      <path class="over" d="M{axis} {yOf(workingPressure * 1.1)}h24" />
+      {#each spaced as mark (mark.word + mark.value)}
+        <path class="mark" d="M{axis + 24} {yOf(mark.value)}H{width}" />
+        {#if roomy}<text class="mark-word" x={width} y={yOf(mark.value) - 4}>{mark.word}</text>{/if}
+      {/each}
+    </svg>
+  {/if}
 </div>
 
 <style>

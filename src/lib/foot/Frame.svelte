@@ -2,6 +2,7 @@
   // The Footplate's frame: four columns on a desk. On a phone one fixed frame in which nothing lies under anything: the readings and the drill
   // at the top, the instruments, what is due with its button, and what the thumb does; log and trend are one touch away.
   import type { Snippet } from 'svelte';
+  import Later from '../here/Later.svelte';
   import FrameBar from './FrameBar.svelte';
 
   let {
@@ -48,18 +49,18 @@
   <div class="grid">
     <section class="box pad do" aria-label="Now and next" bind:clientHeight={room} style:--room="{room}px">{@render doing()}</section>
     <section class="box pad read" class:folded aria-label="Readings">{@render readings()}</section>
-    <section class="box pad chart" aria-label="Trend">{@render chart()}</section>
+    <section class="box pad chart" aria-label="Trend"><Later children={chart} /></section>
     <section class="box pad hand" aria-label="Say and do">
-      <div class="line" class:shut={!says}>{@render line()}</div>
-      <div class="undo">{@render undo()}</div>
-      <div class="thumb">{@render thumb(more, () => void (more = false))}</div>
+      <div class="line" class:shut={!says}><Later children={line} /></div>
+      <div class="undo"><Later children={undo} /></div>
+      <div class="thumb"><Later>{@render thumb(more, () => void (more = false))}</Later></div>
       <FrameBar bind:says bind:view bind:folded bind:more />
     </section>
     <section class="box pad log" aria-label="Log">
-      <div class="entries">{@render entries()}</div>
+      <div class="entries"><Later children={entries} /></div>
     </section>
   </div>
-  <div class="foot">{@render links()}</div>
+  <div class="foot"><Later children={links} /></div>
 </div>
 
 <style>

@@ -7,6 +7,7 @@
   import DrillCard from './DrillCard.svelte';
   import DutyCard from './DutyCard.svelte';
   import FromBook from './FromBook.svelte';
+  import Later from '../here/Later.svelte';
   import Joints from './Joints.svelte';
   import MeasurePad from './MeasurePad.svelte';
   import NextSteps from './NextSteps.svelte';
@@ -87,24 +88,26 @@
     <button class="plain" onclick={foot.again}>Another run today</button>
   </div>
 {/if}
-<Duties
-  duties={foot.duties.filter((d) => d.key !== foot.dutyNow?.key)}
-  standing={foot.standsBy}
-  now={foot.now}
-  onkeep={foot.keep}
-  onstand={foot.standBy}
-/>
-{#if foot.card[0]?.step.key === 'fit-to-run'}<ReleaseLine {foot} onopen={() => onopen('release')} />{/if}
-{#if foot.state.phase === 'Look over'}<FromBook procedure={foot.procedure} />{/if}
-{#if missed}
-  <button class="quiet missed" onclick={() => onopen('steps')}>{missed} earlier {missed === 1 ? 'step' : 'steps'} not done</button>
-{/if}
-<NextSteps next={foot.next} opens={foot.forecast.opens} phase={foot.state.phase} onchoose={foot.choose} onall={() => onopen('steps')} />
-<WaterWay fitOut={foot.fitOut} state={foot.state} onsend={foot.send} />
-<OpenThings
-  open={foot.state.open}
-  onclose={(thing) => (thing === 'gas joint' && jointNames(foot.fitOut).length ? onopen('joints') : foot.shut(thing))}
-/>
+<Later>
+  <Duties
+    duties={foot.duties.filter((d) => d.key !== foot.dutyNow?.key)}
+    standing={foot.standsBy}
+    now={foot.now}
+    onkeep={foot.keep}
+    onstand={foot.standBy}
+  />
+  {#if foot.card[0]?.step.key === 'fit-to-run'}<ReleaseLine {foot} onopen={() => onopen('release')} />{/if}
+  {#if foot.state.phase === 'Look over'}<FromBook procedure={foot.procedure} />{/if}
+  {#if missed}
+    <button class="quiet missed" onclick={() => onopen('steps')}>{missed} earlier {missed === 1 ? 'step' : 'steps'} not done</button>
+  {/if}
+  <NextSteps next={foot.next} opens={foot.forecast.opens} phase={foot.state.phase} onchoose={foot.choose} onall={() => onopen('steps')} />
+  <WaterWay fitOut={foot.fitOut} state={foot.state} onsend={foot.send} />
+  <OpenThings
+    open={foot.state.open}
+    onclose={(thing) => (thing === 'gas joint' && jointNames(foot.fitOut).length ? onopen('joints') : foot.shut(thing))}
+  />
+</Later>
 
 {#snippet retest()}<Retest {foot} />{/snippet}
 {#snippet cells()}<button class="plain" onclick={() => onopen('matrix')}>Matrix</button>{/snippet}

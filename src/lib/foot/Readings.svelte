@@ -6,6 +6,7 @@
   import { nextGlance } from '$core/watch';
   import GlassDrawing from '../draw/GlassDrawing.svelte';
   import PressureScale from '../draw/PressureScale.svelte';
+  import Later from '../here/Later.svelte';
   import Quantity from '../sheet/Quantity.svelte';
   import { unitChoice } from '../sheet/unit-choice';
   import { age } from '../sheet/when';
@@ -47,20 +48,22 @@
     <div class="instrument">
       <p class="label">{fitOut.glasses.length > 1 ? `Glass ${i + 1}` : 'Glass'}</p>
       <div class="drawing">
-        <GlassDrawing
-          glass={read?.value}
-          levels={fitOut.levels}
-          {cold}
-          name={fitOut.glasses.length > 1 ? `Gauge glass ${i + 1}` : 'Gauge glass'}
-          stale={stale(read?.at)}
-          abnormal={read !== undefined &&
-            isLevel(read.value) &&
-            read.value <= fitOut.levels.lowest &&
-            state_.fire.litAt !== undefined &&
-            !state_.fire.outAt}
-          onpick={(g) => onglass(g, i)}
-          ondraft={(g) => (draft = i ? {} : { glass: g })}
-        />
+        <Later
+          ><GlassDrawing
+            glass={read?.value}
+            levels={fitOut.levels}
+            {cold}
+            name={fitOut.glasses.length > 1 ? `Gauge glass ${i + 1}` : 'Gauge glass'}
+            stale={stale(read?.at)}
+            abnormal={read !== undefined &&
+              isLevel(read.value) &&
+              read.value <= fitOut.levels.lowest &&
+              state_.fire.litAt !== undefined &&
+              !state_.fire.outAt}
+            onpick={(g) => onglass(g, i)}
+            ondraft={(g) => (draft = i ? {} : { glass: g })}
+          /></Later
+        >
       </div>
       <p class="big">
         {#if draft.glass !== undefined && !i}<span class="draft">{@render level(draft.glass)}</span>{:else if read}{@render level(
@@ -77,14 +80,16 @@
     <div class="instrument">
       <p class="label">Pressure</p>
       <div class="drawing">
-        <PressureScale
-          pressure={state_.pressure?.value}
-          workingPressure={fitOut.workingPressure}
-          {marks}
-          stale={stale(state_.pressure?.at)}
-          onpick={onpressure}
-          ondraft={(p) => (draft = { pressure: p })}
-        />
+        <Later
+          ><PressureScale
+            pressure={state_.pressure?.value}
+            workingPressure={fitOut.workingPressure}
+            {marks}
+            stale={stale(state_.pressure?.at)}
+            onpick={onpressure}
+            ondraft={(p) => (draft = { pressure: p })}
+          /></Later
+        >
       </div>
       <p class="big">
         {#if draft.pressure !== undefined}<span class="draft"><Quantity value={draft.pressure} quantity="pressure" /></span

@@ -1,12 +1,14 @@
 import { browser } from '$app/environment';
+import { plantFor } from '$core/boiler';
 import type { Try } from '$core/finder';
-import { type Carried, carriedOver, type Context, type Entry, fold, type Summary, summarise } from '$core/log';
+import { add, type Carried, carriedOver, type Context, type Entry, fold, type Summary, summarise } from '$core/log';
 import type { DayPlan, Known } from '$core/plan';
-import { type Watch, watchingOn } from '$core/watch';
+import { type Watch, watching, watchingOn } from '$core/watch';
 import { error, redirect } from '@sveltejs/kit';
 import { heardOf } from '../outbox/heard';
 import { deviceStore } from '../outbox/store';
 import { begunHere } from './begun';
+import { inPieces } from './turn';
 
 /** A steaming that has begun, as its pages are opened with it: from the server, or from this device where there is no connection. */
 export interface OpenedSteaming {
@@ -62,18 +64,22 @@ export async function openedSteaming(fetch: Fetch, id: string, at = `/footplate/
   error(answer.status, said.then === undefined ? { message } : { message, then: said.then });
 }
 
-/** In turn with whoever touches the page, where there is one. */
-const turn = () => (browser ? new Promise((done) => setTimeout(done)) : undefined);
-
-/** The log of one under way, watched before its page is made: a few entries at a time. */
+/** The log of one under way, folded and watched before its page is made: on a device a piece at a time. */
 export async function watchedInTurn({ context, entries }: OpenedSteaming): Promise<Watch> {
-  const log = fold(context, entries);
-  await turn();
+  if (!browser) return watching(fold(context, entries));
+  const rest = inPieces();
+  let log = fold(context, []);
+  for (const entry of entries) {
+    log = add(log, entry);
+    await rest();
+  }
+  plantFor(context.fitOut);
+  await rest();
   const parts = watchingOn(log);
   for (;;) {
     const part = parts.next();
     if (part.done) return part.value;
-    await turn();
+    await rest();
   }
 }
 

@@ -17,20 +17,21 @@ export const heardOf = async (steaming: string, known: readonly Entry[]): Promis
   }
 };
 
-/** More than this at once is a log that was opened, of which most is here already. */
+/** More than this at once is a log that was opened, of which most is here already; and so many are kept in a row, between what a hand does. */
 const few = 50;
 
 /** Keeps entries that the server has told. What cannot be kept is on the page, and comes again with the next. */
 export async function hear(steaming: string, entries: readonly Entry[]): Promise<void> {
   if (!entries.length) return;
   try {
-    const tx = (await device()).transaction('heard', 'readwrite');
-    const known = new Set(entries.length > few ? await tx.store.index('steaming').getAllKeys(steaming) : []);
+    const db = await device();
+    const known = new Set(entries.length > few ? await db.getAllKeysFromIndex('heard', 'steaming', steaming) : []);
+    const fresh = entries.filter((e) => !known.has(e.id));
     const since = Date.now();
-    await Promise.all([
-      ...entries.filter((e) => !known.has(e.id)).map((entry) => tx.store.put({ id: entry.id, steaming, entry, since })),
-      tx.done
-    ]);
+    for (let i = 0; i < fresh.length; i += few) {
+      const tx = db.transaction('heard', 'readwrite');
+      await Promise.all([...fresh.slice(i, i + few).map((entry) => tx.store.put({ id: entry.id, steaming, entry, since })), tx.done]);
+    }
   } catch {
     // Without it an opened page shows what it was opened with.
   }
