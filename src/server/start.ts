@@ -14,6 +14,7 @@ import { entriesIn } from './sql/entry';
 import { json, type Tx } from './sql/json';
 import { knownOf } from './sql/plan';
 import { contextOf, steamingIn } from './sql/steaming';
+import { treatedIn } from './sql/water';
 import { againIn } from './sql/work';
 import { newId } from './uuid';
 
@@ -70,10 +71,11 @@ export async function inBookOf(
 
 /** What a steaming of each of these engines would be begun from now. */
 export async function bookIn(tx: Tx, club: string, engineIds: readonly string[]): Promise<Map<string, InBook>> {
-  const [stands, known, left, [rule]] = await Promise.all([
+  const [stands, known, left, treated, [rule]] = await Promise.all([
     inBookOf(tx, club, engineIds),
     knownOf(tx, club, engineIds),
     leftBy(tx, club, engineIds),
+    treatedIn(tx, club, engineIds),
     tx<{ feedsAsked: number }[]>`select feeds_asked from club where club_id = ${club}`.execute()
   ]);
   const commissioned = await commissionedIn(
@@ -91,6 +93,7 @@ export async function bookIn(tx: Tx, club: string, engineIds: readonly string[])
           fitOut: of.fitOut,
           known: of,
           left: left.get(id) ?? [],
+          ...(treated.has(id) ? { treated: treated.get(id)! } : {}),
           feedsAsked: rule!.feedsAsked,
           ...beginsWith(commissioned.get(id)!)
         }

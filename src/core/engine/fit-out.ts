@@ -81,6 +81,7 @@ export const boilerField = union('Form of boiler', 'form', {
   })
 });
 
+export const waters = { tap: 'tap', rain: 'rain', softened: 'softened', distilled: 'distilled or deionised' } as const;
 const oils = { steam: 'steam oil', motion: 'motion oil', grease: 'grease' } as const;
 
 /**
@@ -285,7 +286,7 @@ export const fitOutField = group('Fit-out', {
     tray: 'tray under the cylinder'
   }),
   water: group('Water', {
-    kind: choice('Kind of water', { tap: 'tap', rain: 'rain', softened: 'softened', distilled: 'distilled or deionised' }),
+    kind: choice('Kind of water', waters),
     treatment: choice('Treatment', { none: 'none', tank: 'in the tank', boiler: 'in the boiler' })
   }),
   altitude: quantity(

@@ -192,6 +192,7 @@ export const begunSchema = Joi.object({
       .max(200)
       .required()
   }),
+  treated: Joi.object({ at: Joi.string().isoDate().required(), each: Joi.number().positive().required(), product: words(80).optional() }),
   // What earlier runs had shown then: a record of an earlier version has none.
   expects: Joi.object({
     heat: Joi.number().positive(),

@@ -190,6 +190,8 @@ export interface Begun {
   readonly before?: Commissioned;
   /** What its runs of earlier days have shown with this burner, the newest first; of an engine that nothing feeds. */
   readonly runs?: readonly RunFact[];
+  /** The treatment that went in last, m³ for each m³ of water that was changed, and on which day. */
+  readonly treated?: Treated;
   /** What it is expected to do, by what it has shown until then: heat to the water while it is raised, W, and water used at work, kg/s. */
   readonly expects?: {
     readonly heat?: number;
@@ -201,6 +203,14 @@ export interface Begun {
     /** Of its laps: m, and s. */
     readonly lap?: { readonly length: number; readonly time: number };
   };
+}
+
+/** A treatment as it went in last. */
+export interface Treated {
+  /** ISO. */
+  readonly at: string;
+  readonly each: number;
+  readonly product?: string;
 }
 
 /** What is wrong with it and not fixed, found before it began or since. */

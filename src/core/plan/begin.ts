@@ -73,7 +73,7 @@ export const begunWith = (
   });
 
 /** What the club's book holds of an engine: all that a steaming is begun from, at the server or on a device without a network. */
-export interface InBook extends Pick<Begun, 'faults' | 'papers' | 'feedsAsked'> {
+export interface InBook extends Pick<Begun, 'faults' | 'papers' | 'feedsAsked' | 'treated'> {
   readonly fitOut: FitOut;
   readonly known: Pick<Known, 'fits' | 'used' | 'runs' | 'measured'>;
   /** What the last steaming left. */
@@ -92,7 +92,7 @@ export interface InBook extends Pick<Begun, 'faults' | 'papers' | 'feedsAsked'> 
  * @param at ISO 8601 @param stops what stands against it, overridden or not
  */
 export function beginning(
-  { fitOut, known, left, retests, faults, papers, feedsAsked, before }: InBook,
+  { fitOut, known, left, retests, faults, papers, feedsAsked, before, treated }: InBook,
   {
     at,
     stops,
@@ -119,6 +119,7 @@ export function beginning(
     ...(occasion === 'running' ? {} : { occasion }),
     ...(before ? { before } : {}),
     ...(runs.length ? { runs } : {}),
+    ...(treated ? { treated } : {}),
     ...(Object.keys(expects).length ? { expects } : {})
   };
   const filled = withFill(begunWith(fitOut, begun, { at, stops, left, retests }), startingSum({ fitOut, plant }, plan), {

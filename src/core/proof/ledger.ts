@@ -9,16 +9,18 @@ export interface Watered {
   readonly washOut: boolean;
   /** Whether there was fire in it. */
   readonly steamed: boolean;
-  /** m³ that were measured in, and of treatment, with its product. */
+  /** m³ that were changed or measured in, and of treatment, with its product; and what kind of water it was. */
   readonly water?: number;
   readonly dose?: number;
   readonly product?: string;
+  readonly kind?: string;
 }
 export interface Dose {
   readonly day: string;
   readonly dose: number;
   readonly product?: string;
   readonly water?: number;
+  readonly kind?: string;
   /** m³ of treatment for each m³ of water. */
   readonly each?: number;
 }
@@ -45,8 +47,10 @@ export function ledgerOf(sessions: readonly Watered[], after: number | null): Le
     steamings: since,
     ...(after === null ? {} : { due: since >= after }),
     doses: newest
-      .flatMap(({ day, dose, product, water }): Dose[] =>
-        dose === undefined ? [] : [{ day, dose, ...(product ? { product } : {}), ...(water ? { water, each: dose / water } : {}) }]
+      .flatMap(({ day, dose, product, water, kind }): Dose[] =>
+        dose === undefined
+          ? []
+          : [{ day, dose, ...(product ? { product } : {}), ...(kind ? { kind } : {}), ...(water ? { water, each: dose / water } : {}) }]
       )
       .slice(0, mostDoses)
   };

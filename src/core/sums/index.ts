@@ -27,6 +27,7 @@ import { water } from './water';
 
 export { type Dip, dip } from './dip';
 export { usualFilling } from './pair';
+export { treatment } from './solids';
 export { stopOf } from './stop';
 export {
   canBeFed,

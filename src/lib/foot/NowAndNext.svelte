@@ -19,6 +19,7 @@
   import { unitChoice } from '../sheet/unit-choice';
   import { liftsToSee } from './quick-actions';
   import ReleaseLine from './ReleaseLine.svelte';
+  import Treated from './Treated.svelte';
   import WaterWay from './WaterWay.svelte';
   import Retest from './Retest.svelte';
   import RoundCard from './RoundCard.svelte';
@@ -51,6 +52,7 @@
       points={foot.card}
       refusal={foot.refusal}
       {small}
+      {treatment}
       carries={foot.procedure.steps.some((s) => s.act === 'carry')}
       onall={(values) => foot.done(undefined, values)}
       onright={(step) => foot.tick({ step, outcome: 'done' })}
@@ -75,7 +77,7 @@
       ? oiling
       : undefined}
     pad={{ joints, retest, cells, swept, rig }[foot.placed.step.proof?.kind as 'joints' | 'retest' | 'cells' | 'swept' | 'rig'] ??
-      (padOf === undefined ? undefined : measuring)}
+      (padOf !== undefined ? measuring : foot.placed.step.asks?.includes('treatment') ? treatment : undefined)}
     {small}
     onrest={() => foot.record('reading', { pressure: 0 })}
     opens={foot.forecast.opens}
@@ -109,6 +111,7 @@
   />
 </Later>
 
+{#snippet treatment()}<Treated {foot} />{/snippet}
 {#snippet retest()}<Retest {foot} />{/snippet}
 {#snippet cells()}<button class="plain" onclick={() => onopen('matrix')}>Matrix</button>{/snippet}
 {#snippet swept()}<button class="plain" onclick={() => onopen('sweep')}>Leak sweep</button>{/snippet}

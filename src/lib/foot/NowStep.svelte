@@ -162,7 +162,7 @@
     {:else}
       {#if pad && (standing.is === 'open' || lacking)}{@render pad()}{/if}
       {#if step.asks?.length && (standing.is === 'open' || lacking)}{#key `${step.key} ${given}`}<AskFields
-            of={step.asks}
+            of={step.asks.filter((ask) => ask !== 'treatment')}
             {small}
             bind:values
           />{/key}{/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   // A round: its points in the order in which they are walked. One touch says that all is right; a touch on a point says what is not.
   import type { Forbids } from '$core/log';
+  import type { Snippet } from 'svelte';
   import type { Ask } from '$core/procedure';
   import { printMarks } from '$core/units';
   import { headOf, type Placed } from '$core/watch';
@@ -13,6 +14,7 @@
     refusal,
     carries,
     small = false,
+    treatment,
     onall,
     onright,
     onnoted,
@@ -24,6 +26,7 @@
     refusal?: string | undefined;
     carries: boolean;
     /** Measured in millilitres and grams. */ small?: boolean;
+    /** Where it is asked what went into the water. */ treatment: Snippet;
     onall: (values?: Partial<Record<Ask, number>>) => void;
     onright: (key: string) => void;
     onnoted: (key: string, text: string) => void;
@@ -33,7 +36,8 @@
   const text = (t: string) => printMarks(t, unitChoice());
   const head = $derived(headOf(points));
   let chosen = $state<string>();
-  const wanted = $derived(points.flatMap((p) => p.step.asks ?? []));
+  const asked = $derived(points.flatMap((p) => p.step.asks ?? []));
+  const wanted = $derived(asked.filter((ask) => ask !== 'treatment'));
   /** Numbers that were given; undefined while one cannot be read. */
   let values = $state<Partial<Record<Ask, number>> | undefined>({});
   const at = $derived(points.find((p) => p.step.key === chosen));
@@ -56,6 +60,7 @@
       />
     {/key}
   {:else}
+    {#if asked.includes('treatment')}{@render treatment()}{/if}
     {#if wanted.length}<AskFields {small} of={wanted} bind:values />{/if}
     <button class="plain go done" disabled={values === undefined} onclick={() => onall(values)}>{head.all}</button>
     <p class="second">Touch a point that is wrong, or to see why.</p>

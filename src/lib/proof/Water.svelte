@@ -22,12 +22,14 @@
   </p>
   {#if ledger.doses.length}
     <table class="ruled">
-      <thead><tr><th>Treatment</th><th class="num">Dose</th><th class="num">Water in</th><th class="num">For each litre</th></tr></thead>
+      <thead><tr><th>Treatment</th><th class="num">Dose</th><th class="num">For water</th><th class="num">For each litre</th></tr></thead>
       <tbody
         >{#each ledger.doses as d, i (i)}<tr
-            ><td>{dayWords(d.day)} <span class="second">{d.product ?? ''}</span></td><td class="num">{volume(d.dose)}</td><td class="num"
-              >{d.water === undefined ? '–' : volume(d.water)}</td
-            ><td class="num">{d.each === undefined ? '–' : volume(d.each * litre)}</td></tr
+            ><td>{dayWords(d.day)} <span class="second">{[d.product, d.kind && `${d.kind} water`].filter(Boolean).join(', ')}</span></td><td
+              class="num">{volume(d.dose)}</td
+            ><td class="num">{d.water === undefined ? '–' : volume(d.water)}</td><td class="num"
+              >{d.each === undefined ? '–' : volume(d.each * litre)}</td
+            ></tr
           >{/each}</tbody
       >
     </table>

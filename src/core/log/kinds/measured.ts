@@ -1,7 +1,7 @@
-import { group, type Infer, oneWord, optional, quantity, text } from '../../form';
+import { choice, group, type Infer, oneWord, optional, quantity, text } from '../../form';
 import { asks, measures } from '../../procedure';
 import { printText } from '../../units';
-import type { FitOut } from '../../engine';
+import { type FitOut, waters } from '../../engine';
 import { isTimed } from '../../sums';
 import type { State } from '../state';
 import { shownBy } from '../stop';
@@ -15,7 +15,9 @@ const fields = group(
     volume: optional(quantity('Volume', 'volume', 0, 20)),
     mass: optional(quantity('Weight', 'mass', 0, 5000)),
     pressure: optional(gauge('Pressure')),
-    product: optional(text('Which product', 1, 80))
+    product: optional(text('Which product', 1, 80)),
+    changed: optional(quantity('Water that was changed', 'volume', 1e-6, 20, 'What boiled away left its treatment behind.')),
+    water: optional(choice('Kind of water', waters))
   },
   { oneOf: ['volume', 'mass', 'pressure'] }
 );
@@ -44,6 +46,11 @@ export const measured: KindOf<Measured> = {
     ...(what === 'canister after' && mass !== undefined ? burntBy(state, mass, fitOut) : {}),
     measured: { ...state.measured, [what]: { value: (volume ?? mass ?? pressure)!, at, by, ...(product ? { product } : {}) } }
   }),
-  says: ({ what, volume, mass, pressure, product }, { units }) =>
-    `${asks[what].label} ${printText((volume ?? mass ?? pressure)!, asks[what].quantity, units)}${product ? `, ${product}` : ''}`
+  says: ({ what, volume, mass, pressure, product, changed, water }, { units }) =>
+    [
+      `${asks[what].label} ${printText((volume ?? mass ?? pressure)!, asks[what].quantity, units)}`,
+      ...(product ? [product] : []),
+      ...(changed ? [`for ${printText(changed, 'volume', units)} changed`] : []),
+      ...(water ? [`${waters[water]} water`] : [])
+    ].join(', ')
 };
