@@ -141,6 +141,8 @@ test('the club’s rules, each field typed: none without a source, kept as a ver
   ].entries()) {
     await type('Lifted at', lifted!, i);
     await type('Shut at', shut!, i);
+    await type('Bore of its seat', '8 mm', i);
+    await type('Its valve rises', '0.5 mm', i);
   }
   await page.getByRole('button', { name: 'Keep the worksheet' }).click();
   await page.waitForURL(/\/proof\/[\w-]{36}$/);
@@ -148,4 +150,5 @@ test('the club’s rules, each field typed: none without a source, kept as a ver
   await expect(page.locator('section', { hasText: 'What it comes to' })).toContainText(
     /Valve 2 lifted at 110\spsi and is set to 102\spsi; 4 % either way/
   );
+  await expect(page.locator('section', { hasText: 'What it comes to' })).toContainText(/By their sizes they pass/);
 });

@@ -147,6 +147,27 @@ describe('safety valves', () => {
     expect(come('valves', body(100, 95), { ...one, safetyValves: [...one.safetyValves, ...one.safetyValves] } as FitOut)).toBe(
       'refused: lifts'
     ));
+  it('beside where it lifted the last time, as far as two readings tell them apart', () => {
+    const said = (lifted: number) =>
+      judge(sheetOf('valves')!, body(lifted, 90), one, rules, { day: '2025-04-12', body: body(100, 95) }).findings.at(-1)!;
+    expect(said(101.9).says).toMatch(/12 Apr 2025: no more apart than two readings/);
+    expect(said(102.1).says).toMatch(/it lifts later than then/);
+    expect(said(97.9).says).toMatch(/it lifts sooner than then/);
+    expect(said(102.1)).toMatchObject({ verdict: 'measured', steps: [{ result: { value: expect.closeTo(psi(2.1), 3) } }] });
+  });
+  // By the published check of the discharge: 6 mm, 0.4 mm, 90 psi pass 20.1 (20.15) kg/h; two of them twice as much.
+  it('what they pass by their sizes, beside the fire: judged by none', () => {
+    const two = { ...one, safetyValves: [0, 1].map(() => ({ ...one.safetyValves[0]!, set: psi(90) })) } as FitOut;
+    const sized = { lifted: psi(90), shut: psi(85), seat: 0.006, opens: 0.0004 };
+    const of = (...lifts: object[]) => judge(sheetOf('valves')!, { ...body(90, 85), lifts }, two, rules).findings;
+    const last = of(sized, sized).at(-1)!;
+    expect(last.verdict).toBe('measured');
+    expect(last.steps.find((s) => s.result.name === 'pass together')!.result.value * 3600).toBeCloseTo(40.3, 1);
+    expect(last.says).toContain('Only an accumulation test shows what they pass.');
+    const { value } = last.steps.at(-1)!.result;
+    expect(last.says.includes('less than the fire')).toBe(value < 1);
+    expect(of(sized, { lifted: psi(90), shut: psi(85) })).toHaveLength(4);
+  });
 });
 
 describe('worksheets', () => {

@@ -28,6 +28,7 @@ import { water } from './water';
 export { type Dip, dip } from './dip';
 export { usualFilling } from './pair';
 export { treatment } from './solids';
+export { valveDischarge } from './valve';
 export { stopOf } from './stop';
 export {
   canBeFed,

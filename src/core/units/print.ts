@@ -58,6 +58,6 @@ export const mark = (value: number, quantity: Quantity): string => `{${quantity}
 
 /** A stored sentence with its marked quantities printed in the member's units. */
 export const printMarks = (text: string, choice: UnitChoice): string =>
-  text.replace(/\{([a-z]+):(-?[\d.e+-]+)\}/g, (whole, quantity: string, value: string) =>
+  text.replace(/\{([a-z][a-z ]*):(-?[\d.e+-]+)\}/g, (whole, quantity: string, value: string) =>
     quantity in quantities ? printText(Number(value), quantity as Quantity, choice) : whole
   );

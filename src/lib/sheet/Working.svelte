@@ -10,7 +10,7 @@
 </script>
 
 <ol class="working">
-  {#each worked.steps as step (step.formula)}
+  {#each worked.steps as step, i (i)}
     <li>
       <p>{withTimes(step.formula)}</p>
       {#each step.inputs as input (input.name)}

@@ -1,6 +1,66 @@
-import { group, list, quantity, text } from '../../form';
-import { given, line, mark, minus, over, psi, Refusal } from '../../units';
-import { type Finding, judged, sheet } from '../sheet';
+import { group, list, optional, quantity, text } from '../../form';
+import type { FitOut } from '../../engine';
+import { mostMade, valveDischarge } from '../../sums';
+import { plantFor } from '../../boiler';
+import { above, dayWords, given, line, mark, minus, over, plus, psi, Refusal } from '../../units';
+import { type Before, type Finding, judged, sheet } from '../sheet';
+
+interface Lift {
+  readonly lifted: number;
+  readonly shut: number;
+  readonly seat?: number;
+  readonly opens?: number;
+}
+
+/** Where a valve lifted the last time, beside now. */
+function drift(name: string, { lifted }: Lift, i: number, error: number, before: Before | undefined): Finding[] {
+  const then = (before?.body.lifts as Lift[] | undefined)?.[i]?.lifted;
+  if (then === undefined) return [];
+  const moved = lifted - then;
+  return [
+    {
+      verdict: 'measured',
+      says: `${name} lifted at ${mark(then, 'pressure')} on ${dayWords(before!.day)}: ${Math.abs(moved) <= 2 * error ? 'no more apart than two readings are' : moved > 0 ? 'it lifts later than then' : 'it lifts sooner than then'}.`,
+      steps: [
+        line(
+          'later than then',
+          'pressure',
+          minus(given('now', lifted, 'pressure', 'measured'), given('then', then, 'pressure', 'measured'))
+        )
+      ]
+    }
+  ];
+}
+
+/** Of a plain valve; what stands in the way of its steam takes the rest. */
+const through = 0.65;
+
+/** What they pass together by their sizes, beside the most that its fire makes; nothing where a size was not written down. */
+function capacity(lifts: readonly Lift[], fitOut: FitOut): Finding[] {
+  const made = { fitOut, plant: plantFor(fitOut) };
+  const passes = lifts.flatMap(({ seat, opens }, i) =>
+    seat === undefined || opens === undefined
+      ? []
+      : [valveDischarge.work({ set: fitOut.safetyValves[i]!.set, seat, lift: opens, cd: through }, made)]
+  );
+  if (passes.length < lifts.length) return [];
+  const of = passes.map((p, i) => ({ ...above(p.steps.at(-1)!), name: `valve ${i + 1}` }));
+  const together = line('pass together', 'mass flow', of.length > 1 ? plus(...of) : of[0]!);
+  const { lines, most } = mostMade(made);
+  const [all, fire] = [together.result.value, most.value];
+  return [
+    {
+      verdict: 'measured',
+      says: `By their sizes they pass ${mark(all, 'mass flow')} a tenth over their set; its fire makes ${mark(fire, 'mass flow')} at the most${all < fire ? ': less than the fire' : ''}. Only an accumulation test shows what they pass.`,
+      steps: [
+        ...passes.flatMap((p) => p.steps),
+        together,
+        ...lines,
+        line('passed, over what is made', 'ratio', over(above(together), most))
+      ]
+    }
+  ];
+}
 
 /** Each safety valve by itself: where it lifts, and where it shuts again. */
 export const valves = sheet({
@@ -18,19 +78,26 @@ export const valves = sheet({
       lifts: list(
         'Valves',
         'Valve',
-        group('Valve', { lifted: quantity('Lifted at', 'pressure', 0, psi(700)), shut: quantity('Shut at', 'pressure', 0, psi(700)) }),
+        group('Valve', {
+          lifted: quantity('Lifted at', 'pressure', 0, psi(700)),
+          shut: quantity('Shut at', 'pressure', 0, psi(700)),
+          seat: optional(quantity('Bore of its seat', 'length', 0.001, 0.15)),
+          opens: optional(quantity('Its valve rises', 'length', 0.00005, 0.05))
+        }),
         1,
         4
       )
     }),
   starts: ({ safetyValves }) => ({ gauge: '', error: '', lifts: safetyValves.map(() => ({ lifted: '', shut: '' })) }),
-  judge: ({ lifts, error }, { safetyValves }, rules) => {
+  judge: ({ lifts, error }, fitOut, rules, before) => {
+    const { safetyValves } = fitOut;
     if (lifts.length !== safetyValves.length)
       throw new Refusal(
         'lifts',
         `This engine has ${safetyValves.length} safety valve${safetyValves.length === 1 ? '' : 's'}: write each of them down.`
       );
-    return lifts.flatMap(({ lifted, shut }, i): Finding[] => {
+    const each = lifts.flatMap((lift, i): Finding[] => {
+      const { lifted, shut } = lift;
       if (shut > lifted) throw new Refusal(`lifts.${i}.shut`, 'A valve shuts under where it lifted: read both again.');
       const { set } = safetyValves[i]!;
       const name = `Valve ${i + 1}`;
@@ -47,8 +114,10 @@ export const valves = sheet({
           verdict: judged(shut - (1 - rules.reseat / 100) * lifted, error),
           says: `${name} shut at ${mark(shut, 'pressure')}; ${rules.reseat} % under its lift is allowed.`,
           steps: [down]
-        }
+        },
+        ...drift(name, lift, i, error, before)
       ];
     });
+    return [...each, ...capacity(lifts, fitOut)];
   }
 });
