@@ -136,6 +136,20 @@ describe('the Yard’s plates', () => {
     ['a fault that is a note', { openFaults: [{ text: 'A weep', forbids: 'nothing' }] }, '', /A weep \(note\)/],
     ['a fault against passengers', { openFaults: [{ text: 'A clack', forbids: 'passengers' }] }, 'caution', /not with passengers/],
     [
+      'a proof that runs out',
+      { proof: { what: 'Gauge comparison', day: '2026-06-20' } },
+      'caution',
+      /^Gauge comparison: runs out in 7 days/
+    ],
+    ['a proof that ran out', { proof: { what: 'Gauge comparison', day: '2026-06-12' } }, 'caution', /^Gauge comparison: ran out yesterday/],
+    ['a proof not due yet', { proof: { what: 'Gauge comparison', day: '2026-08-20' } }, '', /Boiler certificate due/],
+    [
+      'what bars passengers before a proof',
+      { proof: { what: 'Gauge comparison', day: '2026-06-12' }, openFaults: [{ text: 'A clack', forbids: 'passengers' }] },
+      'caution',
+      /^A clack/
+    ],
+    [
       'a bar before an old paper',
       { openFaults: [{ text: 'Plug weeps', forbids: 'steaming' }], papers: [{ kind: 'Insurance', expires: '2026-01-01' }] },
       'act',

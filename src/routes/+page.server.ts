@@ -1,5 +1,5 @@
 import { need } from '$server/answer';
-import { yard } from '$server/engines';
+import { yardOf } from '$server/yard';
 import { running } from '$server/steamings';
 import { twice } from '$server/twice';
 import { due, warnings } from '$core/watch';
@@ -7,7 +7,7 @@ import { due, warnings } from '$core/watch';
 export const load = async ({ locals }) => {
   const member = need(locals);
   const now = Date.now();
-  const [lines, live, pairs] = await Promise.all([yard(member.club), running(member.club), twice(member.club)]);
+  const [lines, live, pairs] = await Promise.all([yardOf(member), running(member.club), twice(member.club)]);
   const steam = live.map(({ steaming, log }) => ({
     engineId: steaming.engineId,
     id: steaming.id,

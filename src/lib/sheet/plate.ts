@@ -29,6 +29,8 @@ export interface EngineLine {
   planned: { id: string; wantedAt: string; purpose: string; light?: number | null; early?: number | null; late?: number | null } | null;
   last: { id: string; endedAt: string } | null;
   retired?: boolean;
+  /** The proof that runs out next, or has. */
+  proof?: { what: string; day: string };
   /** It is on its way: its build says what may be done with it. */
   building?: boolean;
 }
@@ -65,6 +67,7 @@ export function plate(line: EngineLine, steam: InSteam | undefined, units: UnitC
   const [paper] = line.papers;
   const overdue = paper && daysLeft(paper.expires, now) < 0;
   const soon = paper && daysLeft(paper.expires, now) <= dueSoon;
+  const proof = line.proof && daysLeft(line.proof.day, now) <= dueSoon ? line.proof : undefined;
   const need =
     fault?.forbids === 'steaming'
       ? { need: `May not be steamed: ${fault.text}`, tone: 'act' as const }
@@ -76,12 +79,17 @@ export function plate(line: EngineLine, steam: InSteam | undefined, units: UnitC
             ? { need: 'No papers recorded: it may not be steamed', tone: 'act' as const }
             : soon
               ? { need: `${paper.kind} runs out ${until(paper.expires, now)}`, tone: 'caution' as const }
-              : fault
+              : proof && fault?.forbids !== 'passengers'
                 ? {
-                    need: `${fault.text} (${forbidsWords[fault.forbids as keyof typeof forbidsWords]})`,
-                    tone: fault.forbids === 'passengers' ? ('caution' as const) : ('' as const)
+                    need: `${proof.what}: ${daysLeft(proof.day, now) < 0 ? 'ran out' : 'runs out'} ${until(proof.day, now).replace(/^ran out /, '')}`,
+                    tone: 'caution' as const
                   }
-                : { need: `${paper.kind} due ${until(paper.expires, now)}`, tone: '' as const };
+                : fault
+                  ? {
+                      need: `${fault.text} (${forbidsWords[fault.forbids as keyof typeof forbidsWords]})`,
+                      tone: fault.forbids === 'passengers' ? ('caution' as const) : ('' as const)
+                    }
+                  : { need: `${paper.kind} due ${until(paper.expires, now)}`, tone: '' as const };
   return line.planned
     ? { state: countdown(line.planned.light, now), since: toCome(line.planned, now), ...need }
     : { state: 'Cold', since: line.last ? `since ${moment(line.last.endedAt)}` : 'not steamed yet', ...need };
