@@ -111,6 +111,8 @@ export async function tellIn(tx: Tx, member: Member, id: string, said: FaultSaid
     forbids: file.forbids,
     facts: file.facts.map((f) => f.check)
   });
+  if (said.kind === 'photo' && !(await tx`select from photo where club_id = ${club} and sum = ${said.body.sum}`).length)
+    throw new Refusal('sum', 'There is no such picture: send the picture first, then what it shows.', { code: 'missing' });
   await tx`insert into fault_entry (club_id, entry_id, fault_id, kind, at, by_id, by_name, body)
     values (${club}, ${entry.id}, ${id}, ${entry.kind}, ${entry.at}, ${member.id}, ${member.name}, ${json(tx, entry.body)})`;
   const state = faultState([...file.entries, entry]);
@@ -128,7 +130,8 @@ async function project(tx: Tx, member: Member, file: Row, state: FaultState, ent
   const forbids = worse[floor] > worse[file.forbids] ? floor : file.forbids;
   const done =
     mended && fix ? { fixed_at: file.fixedAt ?? entry.at, fixed_by: fix.by, fix: fix.did } : { fixed_at: null, fixed_by: null, fix: null };
-  await tx`update fault set ${tx({ ...done, forbids, awaits, retest: awaits === 'retest' ? fix!.retest : null })} where club_id = ${club} and fault_id = ${file.id}`;
+  const where = entry.kind === 'placed' ? { place: entry.body.place, pressure: entry.body.pressure ?? null } : {};
+  await tx`update fault set ${tx({ ...done, ...where, forbids, awaits, retest: awaits === 'retest' ? fix!.retest : null })} where club_id = ${club} and fault_id = ${file.id}`;
   if (mended && !file.fixedAt && fix)
     // Told in the log of a steaming that is under way, so that it bars nothing there any more.
     await tx`insert into entry (club_id, entry_id, steaming_id, kind, at, by_id, by_name, source, body)

@@ -53,12 +53,14 @@ export const photo = (club: string, sum: string) =>
     async (tx) => (await tx<{ kind: string; bytes: Buffer }[]>`select kind, bytes from photo where club_id = ${club} and sum = ${sum}`)[0]
   );
 
-/** Pictures of a fault: those that its steaming's log tells of. */
+/** Pictures of a fault: those that its steaming’s log tells of, and its own. */
 export const photosOfFault = (club: string, faultId: string) =>
   inClub(
     club,
     (tx) => tx<{ sum: string; what: string; at: Date; by: string }[]>`
       select e.body->>'sum' as sum, e.body->>'what' as what, e.at, e.by_name as by from fault f join entry e on e.club_id = f.club_id and e.steaming_id = f.steaming_id
       where f.club_id = ${club} and f.fault_id = ${faultId} and e.kind = 'photo' and e.body->>'fault' = ${faultId}
-        and ${unstruck(tx)} order by e.at limit 24`
+        and ${unstruck(tx)}
+      union all select body->>'sum', body->>'what', at, by_name from fault_entry where club_id = ${club} and fault_id = ${faultId} and kind = 'photo'
+      order by at limit 24`
   );

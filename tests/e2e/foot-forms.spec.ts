@@ -1,7 +1,7 @@
 import postgres from 'postgres';
 import { patterns } from '../../src/core/engine';
 import { expect, test } from './loopback';
-import { mend } from './fault-page';
+import { mend, section, touch } from './fault-page';
 import { allActions, comeInAs, openFoot, openNow, visit } from './people';
 import { readBack, type Typed, typeInto, untyped } from './typing';
 
@@ -146,6 +146,27 @@ for (const [width, viewport] of Object.entries(widths)) {
     await page.reload();
     await page.locator('html[data-live]').waitFor();
     await expect(row).toContainText('not with passengers');
+    // Where it is and what it looks like, told with nothing in steam.
+    await row.getByRole('link', { name: 'Find and mend' }).click();
+    await page.waitForURL(/\/faults\/[\w-]{36}/);
+    await page.locator('html[data-live]').waitFor();
+    const where = section(page, 'Where it is');
+    await where.getByLabel('Place').fill('Whistle');
+    await where.getByLabel(/^It shows at/).fill('lots');
+    await expect(where.locator('.problem')).toBeVisible();
+    await expect(where.getByRole('button', { name: 'Write the place down' })).toBeDisabled();
+    await where.getByLabel(/^It shows at/).fill('60 psi');
+    await touch(page, where.getByRole('button', { name: 'Write the place down' }));
+    await expect(where).toContainText(/Whistle, at 60\spsi/);
+    await where.locator('input[type=file]').setInputFiles({ name: 'list.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });
+    await expect(where.locator('.problem')).toContainText('is no picture');
+    await where.locator('input[type=file]').setInputFiles({ name: 'whistle.png', mimeType: 'image/png', buffer: await page.screenshot() });
+    await expect(where.locator('img')).toHaveCount(1);
+    await page.reload();
+    await page.locator('html[data-live]').waitFor();
+    await expect(where).toContainText(/Whistle, at 60\spsi/);
+    await expect(where.locator('img')).toHaveJSProperty('complete', true);
+    await visit(page, '/faults');
     await mend(page, text, 'New spring', 'Blown three times');
     await visit(page, '/faults');
     await expect(row).toHaveCount(0);

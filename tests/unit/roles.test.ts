@@ -70,6 +70,8 @@ const rules: Record<string, readonly Role[] | typeof anybody> = {
   'action /faults/[id]?/fix': keepers,
   'action /faults/[id]?/retest': all,
   'action /faults/[id]?/cleared': ['examiner'],
+  'action /faults/[id]?/placed': all,
+  'action /faults/[id]?/photo': all,
   'load /first-run': anybody,
   'action /first-run?/default': anybody,
   'load /proof': all,

@@ -1,3 +1,4 @@
+import { fittingsOf } from './fittings';
 import type { FitOut } from '../engine';
 
 /** THE REGISTER OF JOINTS: every place of an engine that can leak, made from its fit-out, each with where it is on the drawing. */
@@ -111,3 +112,8 @@ export function registerOf(f: FitOut, own: readonly Place[] = []): Place[] {
   const names = new Set(made.map((p) => p.name));
   return [...made, ...own.filter((p) => !names.has(p.name) && names.add(p.name))];
 }
+
+/** Where on an engine something can be said to be, by name: what can leak, and what can be touched. @param register what can leak, with what its owner has named */
+export const placesOn = (f: FitOut, register: readonly Place[] = registerOf(f)): string[] => [
+  ...new Set([...register, ...fittingsOf(f)].map((p) => p.name))
+];

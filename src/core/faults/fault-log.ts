@@ -1,5 +1,6 @@
 import { type Fact, knowledge, type Mended, type Shown, type Symptom } from '../finder';
-import { flag, group, type Infer, oneWord, optional, text } from '../form';
+import { flag, group, type Infer, oneWord, optional, quantity, text } from '../form';
+import { psi } from '../units';
 
 /** A FAULT’S OWN LOG: what was asked, seen, changed, mended and tried again. Append-only; what it stands at is folded from it. */
 
@@ -40,7 +41,12 @@ export const faultKinds = {
     modifies: flag('A pressure part was worked on')
   }),
   retest: group('Tried again', { result: oneWord('What it did', ['holds', 'back again']), note: optional(text('What was seen', 1, 500)) }),
-  cleared: group('Cleared by the examiner', { note: text('What was examined, and how', 1, 1000) })
+  cleared: group('Cleared by the examiner', { note: text('What was examined, and how', 1, 1000) }),
+  placed: group('Where it is', {
+    place: text('Where on the engine', 1, 60),
+    pressure: optional(quantity('It shows at', 'pressure', 0, psi(1000)))
+  }),
+  photo: group('A photo', { sum: text('Sum of its bytes, SHA-256', 64, 64), what: text('What it shows', 1, 200) })
 } as const;
 export type FaultKind = keyof typeof faultKinds;
 export type FaultBodies = { [K in FaultKind]: Infer<(typeof faultKinds)[K]> };
@@ -166,7 +172,10 @@ const folds: { [K in FaultKind]: (state: FaultState, entry: Extract<FaultEntry, 
     ...s,
     fixes: onLast(s.fixes, (f) => ({ ...f, cleared: { ...body, id, at, by } })),
     stands: 'to be tried again'
-  })
+  }),
+  // Where it is stands in the book’s own line; a picture stands for itself.
+  placed: (s) => s,
+  photo: (s) => s
 };
 
 /** Where a fault stands after its entries, oldest first. @param before it was mended before faults had a log: nothing opens it again */

@@ -98,7 +98,10 @@ const rules: { [K in FaultKind]: (s: FaultState, e: Extract<FaultEntry, { kind: 
   cleared: (s, _, { may }) => {
     if (!may('sign as examiner')) throw no('kind', 'Only the club’s boiler examiner clears work on a pressure part.', 'forbidden');
     if (s.stands !== 'to be cleared') throw no('kind', 'No work on a pressure part waits to be cleared.', 'conflict');
-  }
+  },
+  placed: goesOn,
+  // A mended place is worth a picture too.
+  photo: () => {}
 };
 
 /** Whether an entry may be made now. @throws Refusal at the field that is wrong */

@@ -3,6 +3,7 @@ import {
   conditionKeys,
   fittingsOf,
   isOn,
+  placesOn,
   type Left,
   namedIn,
   occasionOf,
@@ -42,6 +43,4 @@ export const walkedAt = ({ context: { fitOut }, state: { pressure, fire, rigs } 
 });
 
 /** Where on an engine something can be said to be, by name: what can leak, and what can be touched. */
-export const placesOf = (log: Pick<Log, 'context' | 'state'>): string[] => [
-  ...new Set([...registerIn(log), ...fittingsOf(log.context.fitOut)].map((p) => p.name))
-];
+export const placesOf = (log: Pick<Log, 'context' | 'state'>): string[] => placesOn(log.context.fitOut, registerIn(log));

@@ -1,3 +1,4 @@
+import { placesOn } from '$core/commission';
 import { causeName, type FaultKind, faultKinds, faultPage } from '$core/faults';
 import { feedsLike } from '$core/finder';
 import type { Field } from '$core/form';
@@ -33,6 +34,7 @@ export const load = async ({ params, locals, url }) => {
     before: before.map((b) => ({ ...b, cause: b.cause ? causeName(b.cause) : null })),
     twins,
     running,
+    places: placesOn(file.fitOut),
     now
   };
 };
@@ -47,7 +49,9 @@ const rights = {
   tried: 'log',
   fix: 'fix faults',
   retest: 'log',
-  cleared: 'sign as examiner'
+  cleared: 'sign as examiner',
+  placed: 'log',
+  photo: 'log'
 } as const;
 
 /** A form gives texts; an empty one was not filled in, and a box that is ticked says yes. */
@@ -79,5 +83,7 @@ export const actions = {
   tried: tells('tried'),
   fix: tells('fix'),
   retest: tells('retest'),
-  cleared: tells('cleared')
+  cleared: tells('cleared'),
+  placed: tells('placed'),
+  photo: tells('photo')
 } satisfies Actions;

@@ -8,9 +8,7 @@
   import Mending from '$lib/fault/Mending.svelte';
   import NextCheck from '$lib/fault/NextCheck.svelte';
   import Seen from '$lib/fault/Seen.svelte';
-  import Photo from '$lib/photo/Photo.svelte';
-  import { printText } from '$core/units';
-  import { unitChoice } from '$lib/sheet/unit-choice';
+  import Where from '$lib/fault/Where.svelte';
   import { goWith } from '$lib/sheet/go-with';
   import TitleBlock from '$lib/sheet/TitleBlock.svelte';
   import { day } from '$lib/sheet/when';
@@ -54,17 +52,13 @@
 
   <div class="beside">
     <div class="stack">
-      {#if fault.place || data.photos.length}
-        <section class="box pad">
-          <h2 class="label">Where it is</h2>
-          {#if fault.place}<p>
-              {fault.place}{fault.pressure === null ? '' : `, at ${printText(fault.pressure, 'pressure', unitChoice())}`}
-            </p>{/if}
-          <div class="row">
-            {#each data.photos as p (p.sum)}<Photo sum={p.sum} what="{p.what}, {day(p.at)}, {p.by}" />{/each}
-          </div>
-        </section>
-      {/if}
+      <Where
+        {fault}
+        places={data.places}
+        photos={data.photos}
+        open={page.stands === 'open'}
+        problem={problem('placed') ?? problem('photo')}
+      />
       {#if page.symptom && page.stands === 'open'}
         <section class="box pad">
           <div class="row between">
