@@ -141,8 +141,8 @@ test('the club’s rules, each field typed: none without a source, kept as a ver
   ].entries()) {
     await type('Lifted at', lifted!, i);
     await type('Shut at', shut!, i);
-    await type('Bore of its seat', '8 mm', i);
-    await type('Its valve rises', '0.5 mm', i);
+    await type('Bore of its seat, if measured', '8 mm', i);
+    await type('Its valve rises, if measured', '0.5 mm', i);
   }
   await page.getByRole('button', { name: 'Keep the worksheet' }).click();
   await page.waitForURL(/\/proof\/[\w-]{36}$/);

@@ -52,10 +52,8 @@ describe('where a fault stands', () => {
     for (const said of [asked, fix(), holds, tried()]) expect(() => mayTell(old, made([said])[0]!, everything)).toThrow(Refusal);
   });
   it('where it is is said while it is open, and a picture taken of what was mended too', () => {
-    const [placed, photo]: Made[] = [
-      ['placed', { place: 'Whistle' }],
-      ['photo', { sum: 'a'.repeat(64), what: 'Whistle sticks' }]
-    ];
+    const placed: Made = ['placed', { place: 'Whistle' }];
+    const photo: Made = ['photo', { sum: 'a'.repeat(64), what: 'Whistle sticks' }];
     expect([refused([asked], placed), refused([asked], photo), refused([asked, fix()], photo)]).toEqual([undefined, undefined, undefined]);
     expect(refused([asked, fix()], placed)).toMatch(/^kind/);
     expect(state(asked, placed, photo).stands).toBe('open');

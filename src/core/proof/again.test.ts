@@ -110,6 +110,10 @@ describe('what must be proven again', () => {
     // Its last day still counts, as that of a paper does.
     expect(row('hydraulic', '2027-02-28').due).toEqual({ day: '2027-02-28', past: false });
     expect(row('hydraulic', '2027-03-01').due).toEqual({ day: '2027-02-28', past: true });
+    const failed = last.map((l) => ({ ...l, good: false, verdict: 'not within' as const }));
+    expect(
+      provenOf(hen, { ...exampleRules, hydraulicEvery: 24 }, { last: failed, done: [], today: '2026-06-01' }).filter((p) => p.due)
+    ).toEqual([]);
     expect(row('gauge')).toEqual({ key: 'gauge', name: 'Gauge comparison', again: [] });
     expect(row('accumulation')).toMatchObject({ again: [{ id: 'w' }] });
   });

@@ -40,7 +40,8 @@ export function provenOf<L extends Last>(
   return proofsOf(fitOut).map((key) => {
     const newest = last.find((l) => l.proof === key);
     const months = monthsOf(key, rules);
-    const due = newest && months !== null ? monthsAfter(newest.day, months) : undefined;
+    // One that is not as it should be stands for nothing, and does not run out.
+    const due = newest?.good && months !== null ? monthsAfter(newest.day, months) : undefined;
     return {
       key,
       name: proofName(key),

@@ -74,7 +74,7 @@
       {#if read && 'problem' in read}<p class="problem">{read.problem}</p>{/if}
       {#if read && 'value' in read}<input type="hidden" name="pressure" value={read.value} />{/if}
       <button class="plain" disabled={read !== undefined && 'problem' in read}
-        >{fault.place ? 'It is there' : 'Write the place down'}</button
+        >{fault.place ? 'Write the change down' : 'Write the place down'}</button
       >
     </form>
   {/if}

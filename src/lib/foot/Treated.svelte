@@ -43,7 +43,7 @@
   }
 </script>
 
-<section aria-label="Treatment">
+<section class="round" aria-label="Treatment">
   {#if logged}<p>In today: <strong>{volume(logged.value)}</strong>{logged.product ? `, ${logged.product}` : ''}.</p>{/if}
   <label><span>Water changed, {litres}</span><input class="field" inputmode="decimal" autocomplete="off" bind:value={said.changed} /></label
   >

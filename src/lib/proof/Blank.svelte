@@ -52,13 +52,14 @@
     <table>
       <thead
         ><tr
-          >{#each Object.entries(f.of.fields) as [key, column] (key)}<th>{column.label}{unitOf(column) ? `, ${unitOf(column)}` : ''}</th
+          ><th class="nth"></th>{#each Object.entries(f.of.fields) as [key, column] (key)}<th
+              >{column.label}{unitOf(column) ? `, ${unitOf(column)}` : ''}</th
             >{/each}</tr
         ></thead
       >
       <tbody
         >{#each rowsOf(at, f) as row, i (i)}<tr
-            >{#each Object.entries(f.of.fields) as [key, column] (key)}<td
+            ><td class="nth">{i + 1}</td>{#each Object.entries(f.of.fields) as [key, column] (key)}<td
                 >{#if column.type === 'choice' && !row[key]}<span class="tick small"
                     >{#each Object.values(column.options) as option (option)}<span>□ {option}</span>{/each}</span
                   >{:else}{standing(column, row[key])}{/if}</td
@@ -104,6 +105,9 @@
 </article>
 
 <style>
+  .nth {
+    width: 2rem;
+  }
   .blank {
     display: none;
   }

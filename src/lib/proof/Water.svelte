@@ -21,18 +21,19 @@
       : `No wash-out is written down: ${times} known`}{ledger.due ? ': due by the rules' : ''}
   </p>
   {#if ledger.doses.length}
-    <table class="ruled">
-      <thead><tr><th>Treatment</th><th class="num">Dose</th><th class="num">For water</th><th class="num">For each litre</th></tr></thead>
-      <tbody
-        >{#each ledger.doses as d, i (i)}<tr
-            ><td>{dayWords(d.day)} <span class="second">{[d.product, d.kind && `${d.kind} water`].filter(Boolean).join(', ')}</span></td><td
-              class="num">{volume(d.dose)}</td
-            ><td class="num">{d.water === undefined ? '–' : volume(d.water)}</td><td class="num"
-              >{d.each === undefined ? '–' : volume(d.each * litre)}</td
-            ></tr
-          >{/each}</tbody
-      >
-    </table>
+    <div class="wide">
+      <table class="ruled">
+        <thead><tr><th>Treatment</th><th class="num">Dose</th><th class="num">For water</th><th class="num">For each litre</th></tr></thead>
+        <tbody
+          >{#each ledger.doses as d, i (i)}<tr
+              ><td>{dayWords(d.day)} <span class="second">{[d.product, d.kind && `${d.kind} water`].filter(Boolean).join(', ')}</span></td
+              ><td class="num">{volume(d.dose)}</td><td class="num">{d.water === undefined ? '–' : volume(d.water)}</td><td class="num"
+                >{d.each === undefined ? '–' : volume(d.each * litre)}</td
+              ></tr
+            >{/each}</tbody
+        >
+      </table>
+    </div>
     <p class="second">
       Dosed for the water that was changed: what boiled away left its treatment behind. <a
         class="no-print"
@@ -45,3 +46,12 @@
       >
     </p>{/if}
 </section>
+
+<style>
+  .wide {
+    overflow-x: auto;
+  }
+  th {
+    white-space: normal;
+  }
+</style>

@@ -68,10 +68,11 @@ export const valves = sheet({
   name: 'Safety valves, set',
   how: [
     'In steam, by a compared gauge, each valve seen to lift and to shut by itself, the others held only under the examiner’s eye.',
-    'Three lifts of each; the one that is furthest off is written down.'
+    'Three lifts of each; the one that is furthest off is written down.',
+    'Its sizes are for what it passes beside the fire that the engine has now: taken with the valve apart, and left open where they were not.'
   ],
   every: 'steamEvery',
-  fields: () =>
+  fields: ({ safetyValves: { length } }) =>
     group('Safety valves', {
       gauge: text('Which gauge, and when it was compared', 1, 200),
       error: quantity('Gauge read to, either way', 'pressure', 0, psi(20)),
@@ -81,11 +82,11 @@ export const valves = sheet({
         group('Valve', {
           lifted: quantity('Lifted at', 'pressure', 0, psi(700)),
           shut: quantity('Shut at', 'pressure', 0, psi(700)),
-          seat: optional(quantity('Bore of its seat', 'length', 0.001, 0.15)),
-          opens: optional(quantity('Its valve rises', 'length', 0.00005, 0.05))
+          seat: optional(quantity('Bore of its seat, if measured', 'length', 0.001, 0.15)),
+          opens: optional(quantity('Its valve rises, if measured', 'length', 0.00005, 0.05))
         }),
-        1,
-        4
+        Math.max(1, length),
+        Math.max(1, length)
       )
     }),
   starts: ({ safetyValves }) => ({ gauge: '', error: '', lifts: safetyValves.map(() => ({ lifted: '', shut: '' })) }),
