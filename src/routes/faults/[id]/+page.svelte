@@ -18,6 +18,7 @@
   const said = $derived(form && 'problem' in form ? { at: form.at, field: form.field, problem: form.problem } : null);
   const problem = (at: string) => (said?.at === at ? said.problem : undefined);
   const feeds = $derived(data.feeds);
+  const told = $derived(fault.place !== null || data.photos.length > 0);
   const nows = [
     ['cold', 'It is cold'],
     ['in steam', 'It is in steam']
@@ -52,13 +53,7 @@
 
   <div class="beside">
     <div class="stack">
-      <Where
-        {fault}
-        places={data.places}
-        photos={data.photos}
-        open={page.stands === 'open'}
-        problem={problem('placed') ?? problem('photo')}
-      />
+      {#if told}{@render where()}{/if}
       {#if page.symptom && page.stands === 'open'}
         <section class="box pad">
           <div class="row between">
@@ -86,6 +81,7 @@
         <h2 class="label">Changed, one thing at a time</h2>
         <Changes {page} form={said} />
       </section>
+      {#if !told}{@render where()}{/if}
     </div>
     <div class="stack">
       {#if page.symptom}
@@ -113,6 +109,14 @@
     </div>
   </div>
 </div>
+
+{#snippet where()}<Where
+    {fault}
+    places={data.places}
+    photos={data.photos}
+    open={page.stands === 'open'}
+    problem={problem('placed') ?? problem('photo')}
+  />{/snippet}
 
 <style>
   .first {
