@@ -3,14 +3,15 @@
   import { page } from '$app/state';
   import { onMount } from 'svelte';
   import NewVersion from '$lib/here/NewVersion.svelte';
+  import { ownTurn } from '$lib/here/turn';
   import { keepHere } from '$lib/here/worker.svelte';
   import { outbox } from '$lib/outbox/index.svelte';
   import WaitingHere from '$lib/outbox/WaitingHere.svelte';
   import SignOut from '$lib/sheet/SignOut.svelte';
 
   let { data, children } = $props();
-  // Until the page is alive, what is drawn to be pointed at says so.
-  onMount(() => document.documentElement.setAttribute('data-live', ''));
+  // Until the page is alive, with what comes in turns of its own, what is drawn to be pointed at says so.
+  onMount(() => void ownTurn().then(() => document.documentElement.setAttribute('data-live', '')));
   // Whatever page is open delivers what waits on this device, for whoever is signed in.
   const me = $derived(data.member?.id);
   $effect(() => outbox().open(me));

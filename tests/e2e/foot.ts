@@ -8,6 +8,7 @@ export const now = (page: Page) => page.locator('article.now');
 export const heading = (page: Page) => page.locator('article h2').first().innerText();
 export const say = async (page: Page, words: string) => {
   const line = page.locator('#quick-line');
+  await line.waitFor({ state: 'attached' });
   const shut = !(await line.isVisible());
   const button = page.getByRole('button', { name: 'Say', exact: true });
   if (shut) await button.click();

@@ -56,6 +56,8 @@ export async function ownClock(page: Page, time: number) {
 
 /** On a phone the foot of a Footplate stands with its log, one touch away; on a desk it is there. */
 export async function openFoot(page: Page) {
+  // The last part of the page to come.
+  await page.locator('.foot a').first().waitFor({ state: 'attached' });
   const log = page.getByRole('group', { name: 'Show' }).getByRole('button', { name: 'Log', exact: true });
   if ((await log.isVisible()) && (await log.getAttribute('aria-pressed')) === 'false') await log.click();
 }
