@@ -12,6 +12,7 @@ import { chimneyOf, sectionOf } from './draw/section';
 import { actionsOf, commonFaults } from './foot/quick-actions';
 import { keys } from './foot/keys';
 import { boilers } from './form/blank';
+import { inTurn, ownTurn, turn } from './here/turn';
 import { type EngineLine, plate, yardOrder } from './sheet/plate';
 import { age, span, until } from './sheet/when';
 import { workedText } from './sheet/worked-text';
@@ -142,6 +143,7 @@ describe('the Yard’s plates', () => {
       /^Gauge comparison: runs out in 7 days/
     ],
     ['a proof that ran out', { proof: { what: 'Gauge comparison', day: '2026-06-12' } }, 'caution', /^Gauge comparison: ran out yesterday/],
+    ['the last day of a paper', { papers: [{ kind: 'Insurance', expires: '2026-06-13' }] }, 'caution', /^Insurance last day today/],
     ['a proof not due yet', { proof: { what: 'Gauge comparison', day: '2026-08-20' } }, '', /Boiler certificate due/],
     [
       'what bars passengers before a proof',
@@ -231,5 +233,31 @@ describe('words for time and figures', () => {
         for (const units of [usualUnits, imperial])
           for (const { value, kind } of [worked, ...worked.steps.flatMap((s) => [...s.inputs, s.result])])
             expect(workedText(value, kind, units), `${fitOut.name} ${key}`).not.toMatch(/NaN|undefined|Infinity/);
+  });
+});
+
+describe('work in turn', () => {
+  it('comes to what it comes to at once, and whoever asked meanwhile is answered first', async () => {
+    const order: string[] = [];
+    function* busy(): Generator<undefined, string> {
+      // Longer than a piece, in any case.
+      for (let i = 0; i < 3; i++) {
+        const until = performance.now() + 8;
+        while (performance.now() < until);
+        order.push('worked');
+        yield;
+      }
+      return 'done';
+    }
+    const asked = turn().then(() => order.push('answered'));
+    expect(await inTurn(busy())).toBe('done');
+    await asked;
+    expect(order.indexOf('answered')).toBeLessThan(order.lastIndexOf('worked'));
+    expect(order.filter((o) => o === 'worked')).toHaveLength(3);
+  });
+  it('each has a turn of its own, in the order in which they asked', async () => {
+    const order: number[] = [];
+    await Promise.all([1, 2, 3].map((n) => ownTurn().then(() => order.push(n))));
+    expect(order).toEqual([1, 2, 3]);
   });
 });

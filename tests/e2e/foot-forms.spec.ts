@@ -166,6 +166,10 @@ for (const [width, viewport] of Object.entries(widths)) {
     await page.locator('html[data-live]').waitFor();
     await expect(where).toContainText(/Whistle, at 60\spsi/);
     await expect(where.locator('img')).toHaveJSProperty('complete', true);
+    // Another place keeps the needle that was told.
+    await where.getByLabel('Place').fill('Whistle valve');
+    await touch(page, where.getByRole('button', { name: 'Write the change down' }));
+    await expect(where).toContainText(/Whistle valve, at 60\spsi/);
     await visit(page, '/faults');
     await mend(page, text, 'New spring', 'Blown three times');
     await visit(page, '/faults');

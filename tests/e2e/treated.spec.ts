@@ -30,6 +30,9 @@ for (const [name, options] of [
     await expect(sheet.locator('.problem')).toBeVisible();
     await sheet.getByLabel('Treatment that goes in').fill('24');
     await expect(put).toBeDisabled();
+    await sheet.getByLabel('Water changed').fill('0');
+    await expect(sheet.locator('.problem')).toContainText('More than nothing');
+    await expect(put).toBeDisabled();
     await sheet.getByLabel('Water changed').fill('12 l');
     await sheet.getByLabel('Product').fill('tannin');
     await sheet.getByLabel('Kind of water').selectOption('softened');

@@ -20,7 +20,7 @@ function inSteam(fitOut: FitOut): State {
     ['fire', { act: 'light' }],
     ...(fitOut.gauge ? [['reading', { pressure: 0.8 * fitOut.workingPressure }] as const] : [])
   ] as const;
-  const entries = made.map(([kind, body], i) => ({ id: `0${i}`, kind, body, at, by: '', source: 'person' }) as unknown as Entry);
+  const entries = made.map(([kind, body], i) => ({ id: `0${i}`, kind, body, at, by: '', source: 'person' }) as Entry);
   return fold({ fitOut, procedure: compose(fitOut), keeper: '' }, fitOut.glasses.length ? entries.slice(1) : entries).state;
 }
 

@@ -68,12 +68,23 @@ interface Mark {
 
 const stride = 64;
 
-/** Folds entries from scratch. Of entries with one id the first stands. */
-export function fold(context: Context, entries: readonly Entry[]): Log {
+/** Works something that is given in pieces to its end at once. */
+export function whole<T>(pieces: Generator<undefined, T>): T {
+  for (;;) {
+    const piece = pieces.next();
+    if (piece.done) return piece.value;
+  }
+}
+
+/** Folds entries from scratch, an entry at a time: a page that opens on a long log can be touched between them. */
+export function* folding(context: Context, entries: readonly Entry[]): Generator<undefined, Log> {
   const seen = new Set<string>();
   const sorted = entries.filter((e) => !seen.has(e.id) && seen.add(e.id)).sort(inOrder);
-  return refold({ context, entries: [], struck: new Set(), state: start(context), events: [], marks: [] }, sorted, 0);
+  return yield* refolding({ context, entries: [], struck: new Set(), state: start(context), events: [], marks: [] }, sorted, 0);
 }
+
+/** Folds entries from scratch. Of entries with one id the first stands. */
+export const fold = (context: Context, entries: readonly Entry[]): Log => whole(folding(context, entries));
 
 /**
  * Adds one entry that may have arrived late. Adding it again changes nothing; but what a device made stands by its own clock
@@ -91,7 +102,7 @@ export function add(log: Log, entry: Entry): Log {
   const entries = [...others.slice(0, place), entry, ...others.slice(place)];
   const target = entry.strikes ? entries.findIndex((e) => e.id === entry.strikes) : -1;
   // A strike may undo another strike, and a late entry may already be struck: both are settled by the struck set below.
-  return refold(log, entries, Math.min(place, ...[target, known].filter((i) => i >= 0)));
+  return whole(refolding(log, entries, Math.min(place, ...[target, known].filter((i) => i >= 0))));
 }
 
 /**
@@ -121,7 +132,7 @@ function strikes(entries: readonly Entry[]): Set<string> {
 }
 
 /** Folds `entries` again from place `from` on, reusing the marks before it. */
-function refold(log: Log, entries: readonly Entry[], from: number): Log {
+function* refolding(log: Log, entries: readonly Entry[], from: number): Generator<undefined, Log> {
   const anyStrikes = entries.length > 0 && (log.struck.size > 0 || entries.some((e) => e.strikes));
   const struck: ReadonlySet<string> = anyStrikes ? strikes(entries) : log.struck;
   // Striking a strike brings its target back: begin no later than the first entry whose standing changed.
@@ -150,6 +161,7 @@ function refold(log: Log, entries: readonly Entry[], from: number): Log {
     const next = step(state, entry, context);
     state = next.state;
     events.push(...next.told);
+    yield;
   }
   return { context, entries, struck, marks, state, events };
 }

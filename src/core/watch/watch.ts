@@ -1,4 +1,4 @@
-import { type Entry, fold, type Log, through } from '../log';
+import { type Entry, fold, type Log, through, whole } from '../log';
 import { byControl } from '../procedure';
 import { type Finding, type Rank, ranks, type Rule, type View, type Warning } from './rule';
 import { rules } from './rules';
@@ -154,13 +154,7 @@ export function* watchingOn(log: Log, before?: Watch): Generator<undefined, Watc
 }
 
 /** Watches a log. @param before the watch of the log before it: what has not changed is not watched again */
-export function watching(log: Log, before?: Watch): Watch {
-  const parts = watchingOn(log, before);
-  for (;;) {
-    const part = parts.next();
-    if (part.done) return part.value;
-  }
-}
+export const watching = (log: Log, before?: Watch): Watch => whole(watchingOn(log, before));
 
 /** By how much it matters, then the order of the rules. */
 const order = new Map(rules.map((r, i) => [r.key, i]));

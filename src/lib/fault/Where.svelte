@@ -3,6 +3,9 @@
   import { enhance } from '$app/forms';
   import { invalidateAll } from '$app/navigation';
   import { chosenUnit, parseQuantity, printText } from '$core/units';
+  import { sendPicture } from '../outbox/post';
+  import { keepPicture, pictureGone } from '../photo/keep';
+  import type { Picture } from '../photo/make';
   import Photo from '../photo/Photo.svelte';
   import Take from '../photo/Take.svelte';
   import { unitChoice } from '../sheet/unit-choice';
@@ -23,23 +26,28 @@
   } = $props();
   const units = $derived(unitChoice());
   const unit = $derived(chosenUnit('pressure', units));
-  let needle = $state('');
+  // What stands there is not lost with a change of the place.
+  // svelte-ignore state_referenced_locally
+  let needle = $state(fault.pressure === null ? '' : printText(fault.pressure, 'pressure', unitChoice()));
   const read = $derived(needle.trim() ? parseQuantity(needle.trim(), 'pressure', unit) : undefined);
   let failed = $state<string>();
 
-  async function send({ sum, bytes }: { sum: string; bytes: Blob }) {
+  async function send(picture: Picture) {
     failed = undefined;
-    const put = await fetch(`/api/photos/${sum}`, { method: 'PUT', headers: { 'content-type': bytes.type }, body: bytes }).catch(
-      () => undefined
-    );
-    if (!put?.ok) {
-      failed = put
-        ? (((await put.json().catch(() => ({}))) as { sentence?: string }).sentence ?? 'The picture was not taken.')
-        : 'There is no connection: take the picture again when there is, or in the log of a steaming, which keeps it.';
+    await keepPicture(picture);
+    const answer = await sendPicture(picture.sum);
+    await pictureGone(picture.sum);
+    if (answer.is !== 'taken') {
+      failed =
+        'sentence' in answer
+          ? answer.sentence
+          : answer.is === 'signed out'
+            ? 'Nobody is signed in any more: sign in, and take the picture again.'
+            : 'The picture did not reach the club. Take it again where there is a connection; the log of a steaming keeps it meanwhile.';
       return;
     }
     const body = new FormData();
-    body.set('sum', sum);
+    body.set('sum', picture.sum);
     body.set('what', fault.text.slice(0, 200));
     const told = await fetch('?/photo', { method: 'POST', body }).catch(() => undefined);
     if (!told?.ok) failed = 'The picture is kept, but was not told to this fault: take it once more.';

@@ -6,23 +6,32 @@
   import { chosenUnit, parseQuantity, printText } from '$core/units';
   import Figures from '../sheet/Figures.svelte';
   import { unitChoice } from '../sheet/unit-choice';
-  import { dayWords } from '../sheet/when';
+  import { day } from '../sheet/when';
   import type { Footplate } from './footplate.svelte';
 
   let { foot }: { foot: Footplate } = $props();
   const units = $derived(unitChoice());
-  const last = $derived(foot.log.context.begun?.treated);
+  // svelte-ignore state_referenced_locally
+  const last = foot.log.context.begun?.treated;
   const logged = $derived(foot.state.measured.treatment);
   // svelte-ignore state_referenced_locally
-  let said = $state({ changed: '', dose: '', product: foot.log.context.begun?.treated?.product ?? '', water: foot.fitOut.water.kind });
-  const read = (text: string, unit: string) => (text.trim() ? parseQuantity(text.trim(), 'volume', unit) : undefined);
+  let said = $state({ changed: '', dose: '', product: last?.product ?? '', water: foot.fitOut.water.kind });
+  /** The most that an entry takes, m³. */
+  const most = 20;
+  const read = (text: string, unit: string) => {
+    const got = text.trim() ? parseQuantity(text.trim(), 'volume', unit) : undefined;
+    return got && 'value' in got && !(got.value > 0 && got.value <= most)
+      ? { problem: `More than nothing, and at most ${volume(most)}.` }
+      : got;
+  };
+  const volume = (v: number) => printText(v, 'volume', units);
   const litres = $derived(chosenUnit('volume', units));
   const changed = $derived(read(said.changed, litres));
   const dose = $derived(read(said.dose, 'ml'));
-  const volume = (v: number) => printText(v, 'volume', units);
+  const ready = $derived(dose !== undefined && 'value' in dose && !(changed && 'problem' in changed));
   const litre = 1e-3;
   const today = $derived(
-    last && changed && 'value' in changed && changed.value > 0
+    last && changed && 'value' in changed
       ? treatment.work(
           { water: changed.value, each: litre, dose: last.each * litre },
           { fitOut: foot.fitOut, plant: plantFor(foot.fitOut) }
@@ -32,14 +41,15 @@
   function log() {
     if (!dose || !('value' in dose) || (changed && !('value' in changed))) return;
     const product = said.product.trim();
-    foot.record('measured', {
-      what: 'treatment',
+    const body = {
+      what: 'treatment' as const,
       volume: dose.value,
       water: said.water,
       ...(changed ? { changed: changed.value } : {}),
       ...(product ? { product } : {})
-    });
-    said = { ...said, changed: '', dose: '' };
+    };
+    // What was refused, and why, stands at NOW; what was typed stays.
+    if (foot.enter([{ kind: 'measured', body }])) said = { ...said, changed: '', dose: '' };
   }
 </script>
 
@@ -49,7 +59,7 @@
   >
   {#if changed && 'problem' in changed}<p class="problem">{changed.problem}</p>{/if}
   {#if today && last}
-    <Figures figures={[{ key: 'treatment', name: `How much today, as on ${dayWords(last.at.slice(0, 10))}`, worked: today }]} />
+    <Figures figures={[{ key: 'treatment', name: `How much today, as on ${day(last.at)}`, worked: today }]} />
   {:else if !last}<p class="second">How much today: as its maker says. It is worked here from the first dose with its water on.</p>{/if}
   <label><span>Treatment that goes in, ml</span><input class="field" inputmode="decimal" autocomplete="off" bind:value={said.dose} /></label
   >
@@ -60,9 +70,7 @@
       >{#each Object.entries(waters) as [key, word] (key)}<option value={key}>{word}</option>{/each}</select
     ></label
   >
-  <button class="plain" disabled={!dose || !('value' in dose) || (changed !== undefined && !('value' in changed))} onclick={log}
-    >Log treatment</button
-  >
+  <button class="plain" disabled={!ready} onclick={log}>Log treatment</button>
 </section>
 
 <style>

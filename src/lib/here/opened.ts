@@ -1,14 +1,14 @@
 import { browser } from '$app/environment';
 import { plantFor } from '$core/boiler';
 import type { Try } from '$core/finder';
-import { add, type Carried, carriedOver, type Context, type Entry, fold, type Summary, summarise } from '$core/log';
+import { type Carried, carriedOver, type Context, type Entry, fold, folding, type Summary, summarise } from '$core/log';
 import type { DayPlan, Known } from '$core/plan';
 import { type Watch, watching, watchingOn } from '$core/watch';
 import { error, redirect } from '@sveltejs/kit';
 import { heardOf } from '../outbox/heard';
 import { deviceStore } from '../outbox/store';
 import { begunHere } from './begun';
-import { inPieces } from './turn';
+import { inTurn, turn } from './turn';
 
 /** A steaming that has begun, as its pages are opened with it: from the server, or from this device where there is no connection. */
 export interface OpenedSteaming {
@@ -67,20 +67,11 @@ export async function openedSteaming(fetch: Fetch, id: string, at = `/footplate/
 /** The log of one under way, folded and watched before its page is made: on a device a piece at a time. */
 export async function watchedInTurn({ context, entries }: OpenedSteaming): Promise<Watch> {
   if (!browser) return watching(fold(context, entries));
-  const rest = inPieces();
-  let log = fold(context, []);
-  for (const entry of entries) {
-    log = add(log, entry);
-    await rest();
-  }
+  const log = await inTurn(folding(context, entries));
+  // Worked out once for each engine: in a turn of its own.
   plantFor(context.fitOut);
-  await rest();
-  const parts = watchingOn(log);
-  for (;;) {
-    const part = parts.next();
-    if (part.done) return part.value;
-    await rest();
-  }
+  await turn();
+  return inTurn(watchingOn(log));
 }
 
 /** One that has ended, with what is listed of it; nothing while it is under way. One that was signed here and not delivered has ended here. */

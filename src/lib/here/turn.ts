@@ -15,15 +15,16 @@ export const turn = (): Promise<void> =>
 /** Work is done in pieces of so long, ms: on a phone a quarter as fast it is still under what a hand notices. */
 const piece = 6;
 
-/** Gives the turn away whenever a piece has been worked. */
-export function inPieces(): () => Promise<void> | undefined {
+/** Works something that is given in pieces to its end, and gives the turn away whenever so long has been worked. */
+export async function inTurn<T>(pieces: Generator<undefined, T>): Promise<T> {
   let from = performance.now();
-  return () =>
-    performance.now() - from < piece
-      ? undefined
-      : turn().then(() => {
-          from = performance.now();
-        });
+  for (;;) {
+    const next = pieces.next();
+    if (next.done) return next.value;
+    if (performance.now() - from < piece) continue;
+    await turn();
+    from = performance.now();
+  }
 }
 
 let last: Promise<void> = Promise.resolve();

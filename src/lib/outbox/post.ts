@@ -5,8 +5,8 @@ import type { Answer, Waiting } from './waiting';
 
 type Answered = { refused?: { id?: string; sentence: string }[]; sentence?: string; message?: string };
 
-/** Sends the picture that an entry tells of, before the entry. What is not here any more is there already. */
-async function sendPicture(sum: string): Promise<Answer> {
+/** Sends a picture, before what tells of it. What is not here any more is there already. */
+export async function sendPicture(sum: string): Promise<Answer> {
   const bytes = await pictureHere(sum);
   return bytes ? said('PUT', `/api/photos/${sum}`, bytes, bytes.type, []) : { is: 'taken', refused: [] };
 }

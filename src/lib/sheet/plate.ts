@@ -42,6 +42,9 @@ export interface Plate {
   tone: 'act' | 'caution' | '';
 }
 
+/** `runs out in 7 days`, `last day today`, `ran out yesterday` */
+const runsOut = (day: string, now: number): string => `${daysLeft(day, now) > 0 ? 'runs out ' : ''}${until(day, now)}`;
+
 /** A plate's words: the state with the time in it, and the one thing that most needs doing. */
 export function plate(line: EngineLine, steam: InSteam | undefined, units: UnitChoice, now: number): Plate {
   if (steam) {
@@ -78,10 +81,10 @@ export function plate(line: EngineLine, steam: InSteam | undefined, units: UnitC
           : !paper
             ? { need: 'No papers recorded: it may not be steamed', tone: 'act' as const }
             : soon
-              ? { need: `${paper.kind} runs out ${until(paper.expires, now)}`, tone: 'caution' as const }
+              ? { need: `${paper.kind} ${runsOut(paper.expires, now)}`, tone: 'caution' as const }
               : proof && fault?.forbids !== 'passengers'
                 ? {
-                    need: `${proof.what}: ${daysLeft(proof.day, now) < 0 ? 'ran out' : 'runs out'} ${until(proof.day, now).replace(/^ran out /, '')}`,
+                    need: `${proof.what}: ${runsOut(proof.day, now)}`,
                     tone: 'caution' as const
                   }
                 : fault

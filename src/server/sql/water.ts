@@ -26,9 +26,14 @@ export async function wateredIn(tx: Tx, club: string, engineId: string, zone: st
     const of = (what: string) => (measured ?? []).filter((m) => m.what === what);
     const sum = (what: string) => of(what).reduce<number | undefined>((a, m) => (a ?? 0) + (m.volume ?? 0), undefined);
     const last = of('treatment').at(-1);
-    // What was said to have been changed; where nothing was, what was measured in.
-    const changed = of('treatment').reduce<number | undefined>((a, m) => (m.changed === undefined ? a : (a ?? 0) + m.changed), undefined);
-    const [water, dose, product, kind] = [changed ?? sum('water in'), sum('treatment'), last?.product, last?.water];
+    // What was said to have been changed; where nothing was, what was measured in. Doses with and without it are of no one water.
+    const changed = of('treatment').flatMap((m) => m.changed ?? []);
+    const said = changed.length
+      ? changed.length === of('treatment').length
+        ? changed.reduce((a, b) => a + b)
+        : undefined
+      : sum('water in');
+    const [water, dose, product, kind] = [said, sum('treatment'), last?.product, last?.water];
     return {
       at: at.toISOString(),
       day: isoDayIn(at, zone),

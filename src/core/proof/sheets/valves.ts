@@ -51,7 +51,7 @@ function capacity(lifts: readonly Lift[], fitOut: FitOut): Finding[] {
   return [
     {
       verdict: 'measured',
-      says: `By their sizes they pass ${mark(all, 'mass flow')} a tenth over their set; its fire makes ${mark(fire, 'mass flow')} at the most${all < fire ? ': less than the fire' : ''}. Only an accumulation test shows what they pass.`,
+      says: `By their sizes they pass ${mark(all, 'mass flow')} a tenth over their set; it makes ${mark(fire, 'mass flow')} at the most${all < fire ? ': they pass less than that' : ''}. Only an accumulation test shows what they pass.`,
       steps: [
         ...passes.flatMap((p) => p.steps),
         together,
