@@ -53,8 +53,8 @@ async function isFresh(key: string): Promise<boolean> {
 
 /** Keeps the whole of what a page is told, unless that was done lately. */
 async function freshen(key: string): Promise<void> {
-  if (await isFresh(key)) return;
-  const answer = await fetch(key).catch(() => undefined);
+  if (over.signal.aborted || (await isFresh(key))) return;
+  const answer = await fetch(key, { signal: over.signal }).catch(() => undefined);
   if (answer) await keep(key, answer);
 }
 
@@ -122,12 +122,14 @@ self.addEventListener('fetch', (event) => {
 /** What is asked for last: where it is fresh, so is the rest. */
 const last = '/bench/__data.json';
 let sweeping: Promise<void> | undefined;
+/** A newer worker is waited for until this one has nothing under way: it stops asking. */
+const over = new AbortController();
 
 /** Asks for all that a day without a connection needs, one after the other, so that nobody else waits for it. */
 async function sweep(): Promise<void> {
   if (await isFresh(last)) return;
   const ask = async (path: string): Promise<Response | undefined> => {
-    const answer = await fetch(path).catch(() => undefined);
+    const answer = await fetch(path, { signal: over.signal }).catch(() => undefined);
     // Whoever was signed in is not any more: put out, or by another's hand.
     if (answer?.status === 401) await caches.delete(pages);
     if (!answer?.ok || answer.redirected) return undefined;
@@ -144,6 +146,7 @@ self.addEventListener('message', (event) => {
   // Signing out leaves no club's pages on the device.
   if (event.data === 'forget pages') event.waitUntil(caches.delete(pages));
   if (event.data === 'take over') event.waitUntil(self.skipWaiting());
+  if (event.data === 'give way') over.abort();
   // A page that came before the worker did.
   if (event.data === 'keep this' && event.source instanceof WindowClient) event.waitUntil(keepPage(new URL(event.source.url)));
   if (event.data === 'keep') event.waitUntil((sweeping ??= sweep().finally(() => (sweeping = undefined))));

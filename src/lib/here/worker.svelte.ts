@@ -10,6 +10,8 @@ export const isNewer = (): boolean => next !== undefined;
 /** The new version takes over; this page is made anew with it. Other windows run on with the one they were opened with. */
 export function takeNewer(): void {
   navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), { once: true });
+  // The one that serves this page may be asking for all that a day needs, which takes minutes on a slow network: not first.
+  navigator.serviceWorker.controller?.postMessage('give way');
   next?.postMessage('take over');
 }
 
