@@ -42,6 +42,7 @@ export async function buildPage(club: string, engineId: string) {
       swept: judgeSweep(register, before.swept).map((j) => ({ ...j, words: judgedWords(j, fitOut.workingPressure) })),
       looked: before.swept,
       own: before.own,
+      pictured: before.pictured ?? [],
       buries: facts ? buries(facts) : [],
       rigs: Object.values(before.rigs),
       sessions: facts?.sessions ?? [],

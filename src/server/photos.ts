@@ -2,6 +2,7 @@ import { Refusal } from '$core/units';
 import { createHash } from 'node:crypto';
 import { inClub } from './database';
 import type { Member } from './members';
+import { picturedIn } from './sql/commission';
 import { unstruck } from './sql/entry';
 
 /** PICTURES: each once, under the sum of its bytes, and with nothing in it of where it was taken. */
@@ -52,6 +53,9 @@ export const photo = (club: string, sum: string) =>
     club,
     async (tx) => (await tx<{ kind: string; bytes: Buffer }[]>`select kind, bytes from photo where club_id = ${club} and sum = ${sum}`)[0]
   );
+
+/** The picture that a place of an engine is held against. */
+export const pictured = (club: string, engineId: string, place: string) => inClub(club, (tx) => picturedIn(tx, club, engineId, place));
 
 /** Pictures of a fault: those that its steaming’s log tells of, and its own. */
 export const photosOfFault = (club: string, faultId: string) =>

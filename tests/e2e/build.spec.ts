@@ -463,10 +463,31 @@ for (const [name, options] of [
     await expect(place).toContainText('not looked at');
     await place.getByRole('button', { name: 'dry', exact: true }).click();
     await expect(place).toContainText('dry cold');
+    await place.getByRole('button', { name: 'More' }).click();
+    await expect(place).toContainText('Photo to hold it against');
+    await place.locator('input[type=file]').setInputFiles({ name: 'pipe.png', mimeType: 'image/png', buffer: await page.screenshot() });
+    await expect(place).toContainText('As it was');
     await shut(page);
     await sign(page);
 
+    // The next session holds the place against it, until it is taken apart.
+    await session(page, id, 'return');
+    await foot(page, 'Leak sweep');
+    await sheet.getByRole('button', { name: /^top of the shell/ }).click();
+    await place.getByText('As it was').first().click();
+    await expect(place).toContainText('dry cold; Wenna Thrale');
+    await expect.poll(() => place.locator('img').evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(300);
+    await place.getByRole('button', { name: 'More' }).click();
+    await place.getByRole('button', { name: 'drips', exact: true }).click();
+    await place.getByRole('button', { name: 'Write a fault' }).click();
+    await shut(page);
+    await sign(page);
+    await visit(page, `/faults?engine=${id}`);
+    await page.getByRole('link', { name: 'Find and mend' }).click();
+    await expect(page.getByRole('region', { name: 'Where it is' })).toContainText('dry cold; Wenna Thrale');
+
     await visit(page, `/build/${id}`);
+    await expect(page.getByRole('region', { name: 'Pictures of places' })).toContainText('Lubricator pipe, as it was');
     await page.getByText('End this build without a release').click();
     await page.getByLabel('Why', { exact: true }).fill('Sold as it is');
     await page.getByRole('button', { name: 'End it' }).click();

@@ -14,6 +14,7 @@ import {
   cellRefused,
   cellsFrom,
   cellsLeft,
+  baselinesOf,
   condensed,
   conditionKeys,
   fittingsOf,
@@ -26,6 +27,7 @@ import {
   leftWords,
   notSwept,
   overdue,
+  type Pictured,
   registerOf,
   type RigSaid,
   rigRefused,
@@ -367,6 +369,24 @@ describe('the sweep', () => {
           );
       })
     );
+  });
+  it('holds a place against its first picture since it was taken apart, with what the walk before it had found', () => {
+    const pictured = (place: string, sum: string, minute: number): Pictured => ({
+      ...{ place, sum, what: place, by: 'A' },
+      at: swept(place, 0, 'dry', minute).when
+    });
+    const said = [swept('Gauge union', 0, 'dry', 0), swept('Gauge union', 30, 'weeps', 4), swept('Gauge union', 0, 'disturbed', 10)];
+    const early = [pictured('Gauge union', 'b', 5), pictured('Gauge union', 'a', 2), pictured('Dome joint', 'd', 1)];
+    const held = (pictures: readonly Pictured[], list = said) => baselinesOf(pictures, list).get('Gauge union');
+    expect(held(early, said.slice(0, 2))).toEqual({ ...pictured('Gauge union', 'a', 2), found: { is: 'dry', at: psi(0) } });
+    expect(held(early)).toBeUndefined();
+    expect(held([pictured('Gauge union', 'x', 10)])).toBeUndefined();
+    // It was taken apart, and has not been walked past since.
+    expect(held([...early, pictured('Gauge union', 'c', 11)])).toEqual(pictured('Gauge union', 'c', 11));
+    expect(baselinesOf(early, said).get('Dome joint')?.sum).toBe('d');
+    // What was known of it when it was carried over stays so, whatever few words are left of the walks.
+    const carried = { ...pictured('Gauge union', 'a', 2), found: { is: 'drips', at: 7 } } as const;
+    expect(held([carried], said.slice(0, 2))).toEqual(carried);
   });
   it('shows first what means stop, then the worst; a dry place never stops', () => {
     const said = [swept('Gauge union', 80, 'drips'), swept('Firebox stays', 80, 'weeps'), swept('Regulator gland', 80, 'weeps')];

@@ -1,3 +1,4 @@
+export * from './baselines';
 export * from './fittings';
 export * from './matrix';
 export * from './occasions';

@@ -167,6 +167,20 @@ export const begunSchema = Joi.object({
       )
       .max(2000)
       .required(),
+    pictured: Joi.array()
+      .items(
+        said.keys({
+          place: words(60),
+          sum: words(64),
+          what: words(200),
+          at: instant(),
+          found: Joi.object({
+            is: Joi.valid(...Object.keys(leaks)).required(),
+            at: Joi.number().min(-101_325).max(5e6).required()
+          })
+        })
+      )
+      .max(200),
     rigs: Joi.object()
       .pattern(
         words(140).optional(),

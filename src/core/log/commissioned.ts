@@ -1,4 +1,5 @@
 import {
+  baselinesOf,
   cellsLeft,
   conditionKeys,
   fittingsOf,
@@ -7,6 +8,7 @@ import {
   type Left,
   namedIn,
   occasionOf,
+  type Pictured,
   type Place,
   registerOf,
   type WalkedAt
@@ -34,6 +36,13 @@ export function leftToTouch(log: Pick<Log, 'context' | 'state'>): readonly Left[
 /** Every place of it that can leak, with those that were named, before or today. */
 export const registerIn = ({ context: { fitOut, begun }, state }: Pick<Log, 'context' | 'state'>): Place[] =>
   registerOf(fitOut, [...(begun?.before?.own ?? []), ...namedIn(state.swept)]);
+
+/** The picture that each of its places is held against, before or today, by the place’s name. */
+export const picturedIn = ({ context: { begun }, state }: Pick<Log, 'context' | 'state'>): Map<string, Pictured> =>
+  baselinesOf(
+    [...(begun?.before?.pictured ?? []), ...state.photos.flatMap((p) => (p.place === undefined ? [] : [{ ...p, place: p.place }]))],
+    state.swept
+  );
 
 /** How it stands on a walk: by its needle, and whether it is lit or has another boiler’s steam. */
 export const walkedAt = ({ context: { fitOut }, state: { pressure, fire, rigs } }: Pick<Log, 'context' | 'state'>): WalkedAt => ({

@@ -1,4 +1,4 @@
-import type { Cell, Cells, OccasionKey, Place, Rigs, Swept } from '../commission';
+import type { Cell, Cells, OccasionKey, Pictured, Place, Rigs, Swept } from '../commission';
 import type { FitOut } from '../engine';
 import type { Ask, Observation, Phase, Procedure, ThingKey, Valve } from '../procedure';
 import type { Shown } from '../sums';
@@ -173,6 +173,8 @@ export interface Commissioned {
   readonly rigs: Rigs;
   /** Places that its owner has named. */
   readonly own: readonly Place[];
+  /** Of its places, what each is held against. */
+  readonly pictured?: readonly Pictured[];
 }
 
 /** What it was begun with, as the book had it then. */

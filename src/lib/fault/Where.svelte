@@ -2,10 +2,12 @@
   // Where it is on the engine, the needle at which it shows, and pictures of it; told here where it was found with nothing in steam.
   import { enhance } from '$app/forms';
   import { invalidateAll } from '$app/navigation';
+  import type { Pictured } from '$core/commission';
   import { chosenUnit, parseQuantity, printText } from '$core/units';
   import { sendPicture } from '../outbox/post';
   import { keepPicture, pictureGone } from '../photo/keep';
   import type { Picture } from '../photo/make';
+  import AsItWas from '../photo/AsItWas.svelte';
   import Photo from '../photo/Photo.svelte';
   import Take from '../photo/Take.svelte';
   import { unitChoice } from '../sheet/unit-choice';
@@ -15,12 +17,16 @@
     fault,
     places,
     photos,
+    asItWas,
+    wp,
     open,
     problem
   }: {
     fault: { id: string; text: string; place: string | null; pressure: number | null };
     places: readonly string[];
     photos: readonly { sum: string; what: string; at: Date; by: string }[];
+    asItWas: Pictured | null;
+    wp: number;
     open: boolean;
     problem?: string | undefined;
   } = $props();
@@ -59,6 +65,7 @@
   <h2 class="label">Where it is</h2>
   {#if fault.place}<p>{fault.place}{fault.pressure === null ? '' : `, at ${printText(fault.pressure, 'pressure', units)}`}</p>{/if}
   <div class="row">
+    {#if asItWas && photos.every((p) => p.sum !== asItWas.sum)}<AsItWas picture={asItWas} {wp} />{/if}
     {#each photos as p (p.sum)}<Photo sum={p.sum} what="{p.what}, {day(p.at)}, {p.by}" />{/each}
   </div>
   {#if problem ?? failed}<p class="problem" role="alert">{problem ?? failed}</p>{/if}

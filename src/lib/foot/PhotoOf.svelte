@@ -4,10 +4,17 @@
   import Take from '../photo/Take.svelte';
   import type { Footplate } from './footplate.svelte';
 
-  let { foot, what, fault, place }: { foot: Footplate; what: string; fault?: string | undefined; place?: string | undefined } = $props();
+  let {
+    foot,
+    what,
+    fault,
+    place,
+    word
+  }: { foot: Footplate; what: string; fault?: string | undefined; place?: string | undefined; word?: string | undefined } = $props();
 </script>
 
 <Take
+  {word}
   ontaken={async (picture) => {
     await keepPicture(picture);
     foot.record('photo', { sum: picture.sum, what: what.slice(0, 200), ...(fault ? { fault } : {}), ...(place ? { place } : {}) });

@@ -14,9 +14,10 @@
     walksOf,
     walkWords
   } from '$core/commission';
-  import { registerIn, walkedAt } from '$core/log';
+  import { picturedIn, registerIn, walkedAt } from '$core/log';
   import { printMarks, usualUnits } from '$core/units';
   import { Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import AsItWas from '../photo/AsItWas.svelte';
   import SweepDrawing from '../draw/SweepDrawing.svelte';
   import { unitChoice } from '../sheet/unit-choice';
   import { clock, day } from '../sheet/when';
@@ -42,6 +43,7 @@
     gas: 'gas'
   };
   const register = $derived(registerIn(foot.log));
+  const pictured = $derived(picturedIn(foot.log));
   const walks = $derived(walksOf(f));
   /** The walk that the needle is at, until another is chosen. */
   let picked = $state<number>();
@@ -125,10 +127,14 @@
               >{/each}
             <button class="quiet" onclick={() => (open = open === p.name ? undefined : p.name)}>More</button>
           </div>
+          {#if pictured.get(p.name)}
+            {@const picture = pictured.get(p.name)!}
+            <details><summary>As it was, {day(picture.at)}</summary><AsItWas {picture} wp={f.workingPressure} /></details>
+          {/if}
           {#if open === p.name}
             <div class="row">
               <button class="plain" onclick={() => (say(p.name, 'disturbed'), (open = undefined))}>Taken apart since</button>
-              <PhotoOf {foot} what={p.name} place={p.name} />
+              <PhotoOf {foot} what={p.name} place={p.name} word={pictured.has(p.name) ? 'Photo' : 'Photo to hold it against'} />
               {#if is && is !== 'dry'}<button
                   class="plain"
                   onclick={() => (

@@ -2,7 +2,7 @@
   // A photo is taken or chosen: made smaller, stripped of where it was taken, and given on.
   import type { Picture } from './make';
 
-  let { word = 'Photo', ontaken }: { word?: string; ontaken: (picture: Picture) => void | Promise<void> } = $props();
+  let { word = 'Photo', ontaken }: { word?: string | undefined; ontaken: (picture: Picture) => void | Promise<void> } = $props();
   let problem = $state<string>();
   let busy = $state(false);
   const id = $props.id();

@@ -1,4 +1,5 @@
 import {
+  baselinesOf,
   type Build,
   type BuildEntry,
   type BuildFacts,
@@ -9,10 +10,12 @@ import {
   condensed,
   isBuilding,
   namedIn,
+  type Pictured,
   type OccasionKey,
   type RigSaid,
   type Rigs,
   type SweepSaid,
+  type Swept,
   withRig
 } from '$core/commission';
 import type { FitOut } from '$core/engine';
@@ -28,7 +31,7 @@ import { contextOf, steamingIn } from './steaming';
 interface Row {
   engineId: string;
   steamingId: string;
-  kind: 'cell' | 'sweep' | 'rig';
+  kind: 'cell' | 'sweep' | 'rig' | 'photo';
   at: Date;
   /** When its session began, by the server. */
   startedAt: Date;
@@ -40,7 +43,8 @@ interface Row {
 async function saidOf(tx: Tx, club: string, engineIds: readonly string[]): Promise<Map<string, Row[]>> {
   const rows = await tx<Row[]>`
     select s.engine_id, e.steaming_id, e.kind, e.at, s.started_at, e.by_name as by, e.body from entry e join steaming s using (club_id, steaming_id)
-    where e.club_id = ${club} and s.engine_id = any(${engineIds as string[]}::uuid[]) and e.kind in ('cell', 'sweep', 'rig')
+    where e.club_id = ${club} and s.engine_id = any(${engineIds as string[]}::uuid[]) and e.kind in ('cell', 'sweep', 'rig', 'photo')
+      and (e.kind <> 'photo' or e.body ? 'place')
       and s.thrown_away is null and s.joined_to is null and e.at > now() - interval '3 years'
       and ${unstruck(tx)}
     order by e.at, e.seq`;
@@ -49,23 +53,42 @@ async function saidOf(tx: Tx, club: string, engineIds: readonly string[]): Promi
   return by;
 }
 
+const made = ({ at, by }: Row) => ({ at: at.toISOString(), by });
+const sweptBy = ({ body, at, by }: Row): Swept => ({ ...(body as SweepSaid), when: at.toISOString(), by });
+
+/** What its places are held against: for as long as each is as it was, and not for one build. */
+function picturedBy(rows: readonly Row[]): Pictured[] {
+  const pictures = rows
+    .filter((r) => r.kind === 'photo')
+    .map((r) => {
+      const { place, sum, what } = r.body as Pick<Pictured, 'place' | 'sum' | 'what'>;
+      return { place, sum, what, ...made(r) };
+    });
+  return [...baselinesOf(pictures, rows.filter((r) => r.kind === 'sweep').map(sweptBy)).values()];
+}
+
+/** The picture that a place of an engine is held against; nothing where it was not pictured since it was last taken apart. */
+export const picturedIn = async (tx: Tx, club: string, engineId: string, place: string): Promise<Pictured | undefined> =>
+  picturedBy((await saidOf(tx, club, [engineId])).get(engineId) ?? []).find((p) => p.place === place);
+
 /** What sessions showed: of a build what was seen since it began; else what was swept last and what is on. */
 function commissioned(rows: readonly Row[], build: Build | undefined): Commissioned {
   // By when its session began: a phone whose clock is behind is in the same build.
   const of = (kind: Row['kind']) =>
     rows.filter((r) => r.kind === kind && (!build || kind === 'rig' || r.startedAt.toISOString() >= build.since));
-  const made = ({ at, by }: Row) => ({ at: at.toISOString(), by });
-  const swept = of('sweep').map((r) => ({ ...(r.body as SweepSaid), when: r.at.toISOString(), by: r.by }));
+  const swept = of('sweep').map(sweptBy);
   const cells = build ? of('cell').map((r) => ({ ...(r.body as CellSaid), ...made(r) })) : [];
+  const pictured = picturedBy(rows);
   return {
     ...(isBuilding(build) ? { built: true } : {}),
     cells: Object.values(cellsFrom(cells)),
     swept: condensed(swept),
     rigs: of('rig').reduce<Rigs>((on, r) => withRig(on, r.body as RigSaid, made(r)), {}),
-    own: namedIn(swept)
+    own: namedIn(swept),
+    ...(pictured.length ? { pictured } : {})
   };
 }
-const isEmpty = ({ built, swept, rigs }: Commissioned) => !built && !swept.length && !Object.keys(rigs).length;
+const isEmpty = ({ built, swept, rigs, pictured }: Commissioned) => !built && !swept.length && !Object.keys(rigs).length && !pictured;
 
 export interface CommissionedIn {
   readonly before: Commissioned;

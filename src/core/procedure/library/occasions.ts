@@ -52,7 +52,10 @@ const matrix = (
 const walk = (key: string, at: (f: FitOut) => number, of: readonly Place['of'][], more: Partial<StepRule> = {}): StepRule => ({
   key,
   what: (f) => `Leak sweep ${at(f) === 0 ? 'cold, full of water' : `at ${p(at(f))}`}`,
-  how: 'The same walk each time, every place on the list: dry, weeps, drips or blows. Point at it on the drawing.',
+  how: (f) =>
+    `The same walk each time, every place on the list: dry, weeps, drips or blows. Point at it on the drawing.${
+      at(f) === 0 ? ' Photograph what you doubt, and what will be hidden: later walks are held against it.' : ''
+    }`,
   why: (f) =>
     at(f) === 0
       ? 'What leaks cold is found before there is heat behind it.'

@@ -3,6 +3,7 @@
   import { enhance } from '$app/forms';
   import { builtAs, buildWords, cellsFrom, overdue } from '$core/commission';
   import { printMarks } from '$core/units';
+  import AsItWas from '$lib/photo/AsItWas.svelte';
   import Snags from '$lib/build/Snags.svelte';
   import Stages from '$lib/build/Stages.svelte';
   import MatrixTable from '$lib/build/MatrixTable.svelte';
@@ -73,6 +74,15 @@
 
   <Snags {...data} {bad} {leaking} {late} />
 
+  {#if data.pictured.length}
+    <section class="box pad above" aria-label="Pictures of places">
+      <h2 class="label">Pictures that places are held against</h2>
+      <div class="pictures">
+        {#each data.pictured as picture (picture.place)}<AsItWas {picture} wp={f.workingPressure} named />{/each}
+      </div>
+    </section>
+  {/if}
+
   {#if data.build}
     <section class="box pad above">
       <h2 class="label">Matrix: {data.left.length} left</h2>
@@ -129,5 +139,11 @@
   }
   .line {
     margin-top: 4px;
+  }
+  .pictures {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(min(100%, 14rem), 1fr));
+    gap: 12px;
+    margin-top: 8px;
   }
 </style>

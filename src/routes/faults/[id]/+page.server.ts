@@ -6,19 +6,20 @@ import { Refusal } from '$core/units';
 import { acts, need, needId, notHere } from '$server/answer';
 import { faultFile, faultSaid, fixedBefore, recurrences, tellFault, twinsFor } from '$server/fault-log';
 import { lastSteamings } from '$server/book';
-import { photosOfFault } from '$server/photos';
+import { photosOfFault, pictured } from '$server/photos';
 import type { Actions, RequestEvent } from './$types';
 
 export const load = async ({ params, locals, url }) => {
   const { club } = need(locals);
   const file = await faultFile(club, needId(params.id));
   if (!file) return notHere('fault');
-  const [fixed, before, twins, steamings, photos] = await Promise.all([
+  const [fixed, before, twins, steamings, photos, asItWas] = await Promise.all([
     fixedBefore(club, file.fitOut.kind, file.id),
     recurrences(club, file),
     twinsFor(club, file),
     lastSteamings(club, file.engineId),
-    photosOfFault(club, file.id)
+    photosOfFault(club, file.id),
+    file.place ? pictured(club, file.engineId, file.place) : undefined
   ]);
   const asked = url.searchParams.get('now');
   const running = steamings.find((s) => !s.endedAt)?.id ?? null;
@@ -26,6 +27,8 @@ export const load = async ({ params, locals, url }) => {
   const { id, text, forbids, place, pressure, raisedAt, raisedBy, fixedAt, fixedBy, fix, engineId, engine } = file;
   return {
     photos,
+    asItWas: asItWas ?? null,
+    wp: file.fitOut.workingPressure,
     fault: { id, text, forbids, place, pressure, raisedAt, raisedBy, engineId, engine },
     // Of one that was mended before faults had a log of their own.
     old: fixedAt && !file.state.fixes.length ? { fix, by: fixedBy, at: fixedAt } : null,

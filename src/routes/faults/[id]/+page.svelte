@@ -114,6 +114,8 @@
     {fault}
     places={data.places}
     photos={data.photos}
+    asItWas={data.asItWas}
+    wp={data.wp}
     open={page.stands === 'open'}
     problem={problem('placed') ?? problem('photo')}
   />{/snippet}
