@@ -7,7 +7,7 @@ import { build, packages, root } from './app.mjs';
 import { freePort } from './cluster.mjs';
 import { database, seed } from './database.mjs';
 import { undo } from './leaving.mjs';
-import { chromium, clusterOwner, isRoot } from './machine.mjs';
+import { chromium, chromiumShell, clusterOwner, isRoot } from './machine.mjs';
 import { during, say } from './say.mjs';
 import { serve } from './serve.mjs';
 
@@ -19,9 +19,9 @@ const child = (args, env = {}) =>
     made.on('exit', (code) => done(code ?? 1));
   });
 
-async function testbed() {
+async function testbed(find = chromium) {
   await packages();
-  const browser = await chromium();
+  const browser = await find();
   await build();
   const data = mkdtempSync(join(isRoot ? '/tmp' : tmpdir(), 'joram-test-'));
   const { uid, gid } = clusterOwnerAfterInstall();
@@ -40,7 +40,7 @@ async function seeded(/** @type {string} */ data) {
 }
 
 export async function test() {
-  const { browser, data } = await testbed();
+  const { browser, data } = await testbed(chromiumShell);
   const { db, url } = await seeded(data);
   const env = { JORAM_TEST_ADMIN_URL: db.admin, JORAM_TEST_APP_URL: db.app, JORAM_URL: url, JORAM_CHROMIUM: browser };
   const unit = join(data, 'unit.json');
@@ -61,6 +61,7 @@ export async function test() {
   const failed = (u?.numFailedTests ?? 0) + (b?.stats.unexpected ?? 0) + (u ? 0 : 1) + (b ? 0 : 1);
   // A run that ended badly without a failed test (a file that did not load, say) is a failure too.
   const total = failed === 0 && (unitCode !== 0 || e2eCode !== 0) ? 1 : failed;
+  if (b?.stats.flaky) say(`${b.stats.flaky} of the browser tests passed only the second time: look for “flaky” above, and for why`);
   // The last line of the test command, printed when everything has been stopped.
   return { code: total === 0 ? 0 : 1, lastWords: `${passed} passed, ${total} failed` };
 }
@@ -75,11 +76,13 @@ export async function check() {
   ];
   const sync = await child(['node_modules/@sveltejs/kit/svelte-kit.js', 'sync']);
   let bad = sync === 0 ? 0 : 1;
-  for (const [name, args] of steps) {
-    const code = await child(args);
-    say(`${name}: ${code === 0 ? 'good' : 'see above'}`);
-    if (code !== 0) bad = 1;
-  }
+  await Promise.all(
+    steps.map(async ([name, args]) => {
+      const code = await child(args);
+      say(`${name}: ${code === 0 ? 'good' : 'see above'}`);
+      if (code !== 0) bad = 1;
+    })
+  );
   return bad;
 }
 
