@@ -13,12 +13,13 @@ for (const [name, options] of [
     const page = await context.newPage();
     await comeInAs(page, 'idony');
     const engine = await begun(page, 'Marsh Hen', `Treated on ${name}`);
-    const choose = async () => {
+    const choose = async (step = /^Water to hand/) => {
       const all = page.getByRole('button', { name: 'All steps' });
       await ((await all.count()) ? all : page.getByRole('button', { name: /All/ })).first().click();
       await page
         .locator('.bx--modal.is-visible')
-        .getByRole('button', { name: /^Water to hand/ })
+        .getByRole('button', { name: step })
+        .first()
         .click();
     };
     const sheet = page.getByRole('region', { name: 'Treatment' });
@@ -41,6 +42,14 @@ for (const [name, options] of [
     await page.reload();
     await logged(page, /24\sml, tannin, for 12\.0\sl changed, softened water/);
 
+    await choose(/^Fill /);
+    const water = page.getByRole('group', { name: 'Filled with' });
+    await expect(water).toContainText('Usually');
+    await water.getByRole('button', { name: 'tap', exact: true }).click();
+    await water.getByRole('button', { name: 'rain', exact: true }).click();
+    await expect(water.getByRole('button', { name: 'rain', exact: true })).toHaveAttribute('aria-pressed', 'true');
+    await logged(page, /Filled with rain water/);
+
     const first = page.url().split('/').pop()!;
     const id = timeOrderedId(Date.now(), crypto.getRandomValues(new Uint8Array(10)));
     const body = { as: 'keeper', name: 'Idony Marlpit' };
@@ -52,6 +61,7 @@ for (const [name, options] of [
     await sheet.getByLabel('Water changed').fill('5 l');
     await expect(sheet.getByRole('button', { name: /^How much today, as on/ })).toContainText(/10\.?0?\sml/);
     await visit(page, `/engines/${engine}/proven`);
+    await expect(page.locator('main')).toContainText('Filled with rain water once');
     await expect(page.locator('main')).toContainText(/tannin, softened water/);
     await expect(page.locator('main')).toContainText(/24\sml\s*12\.0\sl\s*2\.?0?\sml/);
     await context.close();

@@ -4,6 +4,7 @@ import type { Ask, Observation, Phase, Procedure, ThingKey, Valve } from '../pro
 import type { Shown } from '../sums';
 import type { Glass } from '../units';
 import type { Forbids } from './kinds/fault';
+import type { Filled } from './kinds/filled';
 import type { Lift } from './kinds/lift';
 import type { Override } from './kinds/override';
 import type { PhotoBody } from './kinds/photo';
@@ -113,6 +114,8 @@ export interface State {
   readonly accumulation?: 'begins' | 'ends';
   /** What is on for a trial and must come off. */
   readonly rigs: Rigs;
+  /** Which water it was filled with last. */
+  readonly filled?: Filled & { readonly at: string };
   readonly photos: readonly (PhotoBody & { readonly id: string; readonly at: string; readonly by: string })[];
   /** Gas joints that were disturbed, by name, and when last. */
   readonly disturbed: Readonly<Record<string, string>>;

@@ -153,10 +153,19 @@ describe('the ledger of water', () => {
   const washed = session(3, { washOut: true, steamed: false });
   it('counts the steamings since it was washed out, and says when the rules ask for another', () => {
     const days = [session(5), session(1), washed, session(4, { steamed: false }), session(6)];
-    expect(ledgerOf(days, null)).toEqual({ washed: '2026-05-03', steamings: 2, doses: [] });
+    expect(ledgerOf(days, null)).toEqual({ washed: '2026-05-03', steamings: 2, fills: [], doses: [] });
     expect(ledgerOf(days, 3).due).toBe(false);
     expect(ledgerOf(days, 2).due).toBe(true);
-    expect(ledgerOf([session(1), session(2)], 3)).toEqual({ steamings: 2, due: false, doses: [] });
+    expect(ledgerOf([session(1), session(2)], 3)).toEqual({ steamings: 2, due: false, fills: [], doses: [] });
+  });
+  it('counts what it was filled with since it was washed out, the most often first', () => {
+    const with_ = (day: number, filled: string) => session(day, { filled });
+    const days = [with_(1, 'tap'), with_(4, 'rain'), with_(5, 'tap'), session(6), with_(7, 'rain')];
+    expect(ledgerOf([...days, washed], null).fills).toEqual([
+      { kind: 'rain', times: 2 },
+      { kind: 'tap', times: 1 }
+    ]);
+    expect(ledgerOf(days, null).fills.map((f) => f.times)).toEqual([2, 2]);
   });
   it('says what went into each litre, the newest first, where the water was measured too', () => {
     const { doses } = ledgerOf([session(1, { dose: 1e-5 }), session(2, { dose: 4e-5, water: 8e-3, product: 'Softener' })], null);

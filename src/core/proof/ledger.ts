@@ -14,6 +14,8 @@ export interface Watered {
   readonly dose?: number;
   readonly product?: string;
   readonly kind?: string;
+  /** The kind of water that it was filled with. */
+  readonly filled?: string;
 }
 export interface Dose {
   readonly day: string;
@@ -31,6 +33,8 @@ export interface Ledger {
   readonly steamings: number;
   /** Whether the rules ask for another before it is steamed again; nothing where they say nothing. */
   readonly due?: boolean;
+  /** What it was filled with since, the most often first; of one that was never washed out here, in all that is known. */
+  readonly fills: readonly { readonly kind: string; readonly times: number }[];
   /** The newest first. */
   readonly doses: readonly Dose[];
 }
@@ -41,10 +45,13 @@ const mostDoses = 6;
 export function ledgerOf(sessions: readonly Watered[], after: number | null): Ledger {
   const newest = [...sessions].sort((a, b) => (a.at > b.at ? -1 : 1));
   const last = newest.findIndex((s) => s.washOut);
-  const since = (last < 0 ? newest : newest.slice(0, last)).filter((s) => s.steamed).length;
+  const recent = last < 0 ? newest : newest.slice(0, last);
+  const since = recent.filter((s) => s.steamed).length;
+  const kinds = recent.flatMap((s) => s.filled ?? []);
   return {
     ...(last < 0 ? {} : { washed: newest[last]!.day }),
     steamings: since,
+    fills: [...new Set(kinds)].map((kind) => ({ kind, times: kinds.filter((k) => k === kind).length })).sort((a, b) => b.times - a.times),
     ...(after === null ? {} : { due: since >= after }),
     doses: newest
       .flatMap(({ day, dose, product, water, kind }): Dose[] =>

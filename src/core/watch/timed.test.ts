@@ -415,6 +415,7 @@ describe('said in one line', () => {
   it.each([
     ['Tin Heron', '110 ml', [{ water: { act: 'in', volume: ml(110) } }]],
     ['Tin Heron', '3 syringes hot', [{ water: { act: 'in', warm: 'hot', volume: 0.06 / 1000, with: 'syringe', count: 3 } }]],
+    ['Tin Heron', '110 ml rain water', [{ water: { act: 'in', volume: ml(110) } }, { filled: { water: 'rain' } }]],
     ['Tin Heron', '62 ml left', [{ water: { act: 'left', volume: ml(62) } }]],
     ['Tin Heron', '2 tablets already', [{ charge: { mass: 0.014, pieces: 2, fuel: 'tablets', already: true } }]],
     ['Tin Heron', '7 g already', [{ charge: { mass: 0.007, fuel: 'tablets', already: true } }]],

@@ -6,6 +6,7 @@
   import Duties from './Duties.svelte';
   import DrillCard from './DrillCard.svelte';
   import DutyCard from './DutyCard.svelte';
+  import FilledWith from './FilledWith.svelte';
   import FromBook from './FromBook.svelte';
   import Later from '../here/Later.svelte';
   import Joints from './Joints.svelte';
@@ -77,7 +78,13 @@
       ? oiling
       : undefined}
     pad={{ joints, retest, cells, swept, rig }[foot.placed.step.proof?.kind as 'joints' | 'retest' | 'cells' | 'swept' | 'rig'] ??
-      (padOf !== undefined ? measuring : foot.placed.step.asks?.includes('treatment') ? treatment : undefined)}
+      (foot.placed.step.key === 'fill'
+        ? filling
+        : padOf !== undefined
+          ? measuring
+          : foot.placed.step.asks?.includes('treatment')
+            ? treatment
+            : undefined)}
     {small}
     onrest={() => foot.record('reading', { pressure: 0 })}
     opens={foot.forecast.opens}
@@ -118,6 +125,10 @@
 {#snippet rig()}<button class="plain" onclick={() => onopen('rigs')}>Rig</button>{/snippet}
 {#snippet joints()}<Joints {foot} />{/snippet}
 
+{#snippet filling()}
+  <FilledWith {foot} />
+  {@render measuring()}
+{/snippet}
 {#snippet measuring()}
   {#if padOf}<MeasurePad {foot} of={padOf} />{/if}
 {/snippet}

@@ -20,6 +20,11 @@
       ? `Washed out ${dayWords(ledger.washed)}, ${times} since`
       : `No wash-out is written down: ${times} known`}{ledger.due ? ': due by the rules' : ''}
   </p>
+  {#if ledger.fills.length}<p>
+      Filled {ledger.washed ? 'since ' : ''}with {ledger.fills
+        .map((f) => `${f.kind} water ${f.times === 1 ? 'once' : `${f.times} times`}`)
+        .join(', ')}
+    </p>{/if}
   {#if ledger.doses.length}
     <div class="wide">
       <table class="ruled">

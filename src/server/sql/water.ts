@@ -13,16 +13,19 @@ export async function wateredIn(tx: Tx, club: string, engineId: string, zone: st
       occasion: string | null;
       steamed: boolean;
       measured: Pick<Bodies['measured'], 'what' | 'volume' | 'product' | 'changed' | 'water'>[] | null;
+      filled: keyof typeof waters | null;
     }[]
   >`
     select s.ended_at as at, s.begun->>'occasion' as occasion, coalesce(s.summary->>'inSteam', s.summary->>'raise') is not null as steamed,
       (select jsonb_agg(e.body || jsonb_build_object('what', coalesce(e.body->>'what', 'water in')) order by e.at) from entry e
         where e.club_id = s.club_id and e.steaming_id = s.steaming_id
         and (e.kind = 'measured' and e.body->>'what' in ('treatment', 'water in') or e.kind = 'water' and e.body->>'act' = 'in')
-        and ${unstruck(tx)}) as measured
+        and ${unstruck(tx)}) as measured,
+      (select e.body->>'water' from entry e where e.club_id = s.club_id and e.steaming_id = s.steaming_id and e.kind = 'filled' and ${unstruck(tx)}
+        order by e.at desc limit 1) as filled
     from steaming s where s.club_id = ${club} and s.engine_id = ${engineId} and s.ended_at is not null and s.thrown_away is null and s.joined_to is null
     order by s.ended_at desc limit 200`;
-  return rows.map(({ at, occasion, steamed, measured }) => {
+  return rows.map(({ at, occasion, steamed, measured, filled }) => {
     const of = (what: string) => (measured ?? []).filter((m) => m.what === what);
     const sum = (what: string) => of(what).reduce<number | undefined>((a, m) => (a ?? 0) + (m.volume ?? 0), undefined);
     const last = of('treatment').at(-1);
@@ -42,7 +45,8 @@ export async function wateredIn(tx: Tx, club: string, engineId: string, zone: st
       ...(water === undefined ? {} : { water }),
       ...(dose === undefined ? {} : { dose }),
       ...(product ? { product } : {}),
-      ...(kind ? { kind: waters[kind] } : {})
+      ...(kind ? { kind: waters[kind] } : {}),
+      ...((filled ?? kind) ? { filled: waters[(filled ?? kind)!] } : {})
     };
   });
 }

@@ -11,6 +11,7 @@ import { type Cleared, cleared } from './cleared';
 import { duty, type DutyBody } from './duty';
 import { type Fault, fault } from './fault';
 import { type Feed, feed } from './feed';
+import { filled, type Filled } from './filled';
 import { type Fire, fire } from './fire';
 import { type Handover, handover } from './handover';
 import { flame, type Flame } from './flame';
@@ -52,6 +53,7 @@ export interface Bodies {
   fault: Fault;
   measured: Measured;
   water: Water;
+  filled: Filled;
   charge: Charge;
   flame: Flame;
   knob: Knob;
@@ -93,6 +95,7 @@ export const kinds: { readonly [K in Kind]: KindOf<Bodies[K]> } = {
   fault,
   measured,
   water,
+  filled,
   charge,
   flame,
   knob,

@@ -1,3 +1,4 @@
+import { waters } from '../../engine';
 import { parseQuantity } from '../../units';
 import { jointNames } from '../joints';
 import { type Warmth, warmths } from '../kinds/water';
@@ -15,6 +16,8 @@ function measureOf(words: readonly string[], unit: RegExp, kind: 'volume' | 'mas
   const read = took ? parseQuantity(text, kind, kind === 'volume' ? 'ml' : 'g') : undefined;
   return read && !('problem' in read) ? { value: read.value, took } : undefined;
 }
+
+const waterKinds = Object.keys(waters) as (keyof typeof waters)[];
 
 /** What follows of a volume: how warm it is, and whether it was put in, found left, or let out. */
 function said(words: readonly string[]): { body: { act: 'in' | 'left' | 'out'; warm?: Warmth }; took: number } {
@@ -40,6 +43,13 @@ export const measuredIn: readonly Reader[] = [
     const { body, took } = said(words.slice(i + volume.took));
     draft.others.push({ kind: 'water', body: { ...body, volume: volume.value } });
     return i + volume.took + took;
+  },
+  // `rain water`: which it was filled with.
+  ([w, x], draft) => {
+    const water = waterKinds.find((k) => k === w);
+    if (!water || x !== 'water') return 0;
+    draft.others.push({ kind: 'filled', body: { water } });
+    return 2;
   },
   // By what it is measured with: only where its size is known.
   (words, draft, { fitOut: { measures } }) => {
