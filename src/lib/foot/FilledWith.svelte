@@ -5,23 +5,30 @@
 
   let { foot }: { foot: Footplate } = $props();
   const said = $derived(foot.state.filled?.water);
-  const usual = $derived(waters[foot.fitOut.water.kind]);
 </script>
 
-<div class="row" role="group" aria-label="Filled with">
-  <span class="second">Which water? Usually {usual}.</span>
-  {#each Object.entries(waters) as [kind, word] (kind)}<button
+<div class="with" role="group" aria-label="Filled with">
+  <span class="second">Which water? Usually {foot.fitOut.water.kind}.</span>
+  {#each Object.keys(waters) as (keyof typeof waters)[] as kind (kind)}<button
       class="plain"
       aria-pressed={said === kind}
-      onclick={() => said === kind || foot.record('filled', { water: kind as keyof typeof waters })}>{word}</button
+      onclick={() => said === kind || foot.record('filled', { water: kind })}>{kind}</button
     >{/each}
 </div>
 
 <style>
-  .row {
-    gap: 8px;
-    flex-wrap: wrap;
+  .with {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(3.5rem, 1fr));
+    gap: 4px 8px;
     margin-top: 8px;
+  }
+  .second {
+    grid-column: 1 / -1;
+  }
+  .plain {
+    padding-inline: 2px;
+    font-size: 0.9375rem;
   }
   .plain[aria-pressed='true'] {
     background: var(--ink);

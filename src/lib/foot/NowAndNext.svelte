@@ -126,8 +126,8 @@
 {#snippet joints()}<Joints {foot} />{/snippet}
 
 {#snippet filling()}
-  <FilledWith {foot} />
   {@render measuring()}
+  <FilledWith {foot} />
 {/snippet}
 {#snippet measuring()}
   {#if padOf}<MeasurePad {foot} of={padOf} />{/if}
