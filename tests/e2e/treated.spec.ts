@@ -16,11 +16,7 @@ for (const [name, options] of [
     const choose = async (step = /^Water to hand/) => {
       const all = page.getByRole('button', { name: 'All steps' });
       await ((await all.count()) ? all : page.getByRole('button', { name: /All/ })).first().click();
-      await page
-        .locator('.bx--modal.is-visible')
-        .getByRole('button', { name: step })
-        .first()
-        .click();
+      await page.locator('.bx--modal.is-visible').getByRole('button', { name: step }).first().click();
     };
     const sheet = page.getByRole('region', { name: 'Treatment' });
     const put = sheet.getByRole('button', { name: 'Log treatment' });
