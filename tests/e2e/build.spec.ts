@@ -408,6 +408,9 @@ test('without a network: a fault with its photo and a sweep, kept over a reload,
   await page.waitForURL(/\/faults\/[\w-]{36}/);
   await expect(page.locator('body')).toContainText(/Gauge union, at 31\spsi/);
   await expect.poll(() => page.locator('figure img').evaluate((i: HTMLImageElement) => i.naturalWidth)).toBe(1600);
+  // Nothing is held against the picture of a fault.
+  await visit(page, `/build/${id}`);
+  await expect(page.getByRole('region', { name: 'Pictures of places' })).toHaveCount(0);
   // What tells where it was taken, what is none, and what is not its sum are refused.
   const put = async (sum: string, data: Buffer) =>
     (await page.request.put(`/api/photos/${sum}`, { data, headers: { 'content-type': 'image/jpeg' } })).status();

@@ -15,14 +15,14 @@ export interface Pictured {
 
 /**
  * The picture that each place is held against, by the place’s name. A place that was taken apart has none until it is pictured anew: what
- * it looked like before is another joint.
- * @param pictures of places, in any order @param said of the walks, the oldest first
+ * it looked like before is another joint. Nor is a picture of a fault one: it shows what became of the place.
+ * @param pictures of places, in any order, each with the fault that it is of @param said of the walks, the oldest first
  */
-export function baselinesOf(pictures: readonly Pictured[], said: readonly Swept[]): Map<string, Pictured> {
+export function baselinesOf(pictures: readonly (Pictured & { readonly fault?: string })[], said: readonly Swept[]): Map<string, Pictured> {
   const apart = new Map(said.flatMap((s) => (s.is === 'disturbed' ? [[s.place, s.when] as const] : [])));
   const by = new Map<string, Pictured>();
   for (const p of [...pictures].sort((a, b) => (a.at < b.at ? -1 : 1))) {
-    if (by.has(p.place) || p.at <= (apart.get(p.place) ?? '')) continue;
+    if (p.fault !== undefined || by.has(p.place) || p.at <= (apart.get(p.place) ?? '')) continue;
     const last = said.findLast((s) => s.place === p.place && s.when <= p.at);
     const found = last && last.is !== 'disturbed' ? { is: last.is, at: last.at } : undefined;
     by.set(p.place, p.found || !found ? p : { ...p, found });

@@ -377,13 +377,15 @@ describe('the sweep', () => {
     });
     const said = [swept('Gauge union', 0, 'dry', 0), swept('Gauge union', 30, 'weeps', 4), swept('Gauge union', 0, 'disturbed', 10)];
     const early = [pictured('Gauge union', 'b', 5), pictured('Gauge union', 'a', 2), pictured('Dome joint', 'd', 1)];
-    const held = (pictures: readonly Pictured[], list = said) => baselinesOf(pictures, list).get('Gauge union');
+    const held = (pictures: Parameters<typeof baselinesOf>[0], list = said) => baselinesOf(pictures, list).get('Gauge union');
     expect(held(early, said.slice(0, 2))).toEqual({ ...pictured('Gauge union', 'a', 2), found: { is: 'dry', at: psi(0) } });
     expect(held(early)).toBeUndefined();
     expect(held([pictured('Gauge union', 'x', 10)])).toBeUndefined();
     // It was taken apart, and has not been walked past since.
     expect(held([...early, pictured('Gauge union', 'c', 11)])).toEqual(pictured('Gauge union', 'c', 11));
     expect(baselinesOf(early, said).get('Dome joint')?.sum).toBe('d');
+    // What shows a fault shows what became of the place.
+    expect(held([{ ...pictured('Gauge union', 'f', 1), fault: 'x' }, ...early], said.slice(0, 2))?.sum).toBe('a');
     // What was known of it when it was carried over stays so, whatever few words are left of the walks.
     const carried = { ...pictured('Gauge union', 'a', 2), found: { is: 'drips', at: 7 } } as const;
     expect(held([carried], said.slice(0, 2))).toEqual(carried);

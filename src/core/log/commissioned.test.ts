@@ -3,7 +3,19 @@ import { at, entry, fitOut as of, lit, type Made, pressure, steaming } from '../
 import { begunWith } from '../plan/begin';
 import { fittingsOf, registerOf } from '../commission';
 import { psi } from '../units';
-import { carriedOver, type Context, type Entry, fold, isCommissioned, lacksProof, leftToTouch, mayNotEnter, placesOf, standing } from '.';
+import {
+  carriedOver,
+  type Context,
+  type Entry,
+  fold,
+  isCommissioned,
+  lacksProof,
+  leftToTouch,
+  mayNotEnter,
+  picturedIn,
+  placesOf,
+  standing
+} from '.';
 
 const bittern = of('Little Bittern');
 const wenna = { name: 'Wenna', may: () => true };
@@ -182,5 +194,18 @@ describe('what earlier sessions showed', () => {
     const places = placesOf(log([sweep(1, 'Drain pipe', 0, 'weeps', { kind: 'union' })], { before }));
     expect(places).toEqual(expect.arrayContaining(['Oil pipe', 'Drain pipe', 'Whistle', ...registerOf(bittern).map((p) => p.name)]));
     expect(new Set(places).size).toBe(places.length);
+  });
+});
+
+describe('what a place is held against', () => {
+  const photo = (m: number, sum: string, more: object): Made => [m, 'photo', { sum: sum.repeat(64), what: 'Dome joint', ...more }];
+  it('is its picture of today, or the one that the session began with; never one of no place, nor of a fault', () => {
+    const today = [photo(0, '1', {}), photo(1, '2', { place: 'Dome joint', fault: 'x' }), photo(2, '3', { place: 'Dome joint' })];
+    expect(picturedIn(log(today)).get('Dome joint')).toMatchObject({ sum: '3'.repeat(64), by: 'Wenna' });
+    expect(picturedIn(log(today)).size).toBe(1);
+    const pictured = [{ place: 'Dome joint', sum: '0'.repeat(64), what: 'Dome joint', at: '2020-01-01T00:00:00.000Z', by: 'Jory' }];
+    const before = { cells: [], swept: [], rigs: {}, own: [], pictured };
+    expect(picturedIn(log(today, { before })).get('Dome joint')?.by).toBe('Jory');
+    expect(picturedIn(log([sweep(0, 'Dome joint', 0, 'disturbed')], { before })).size).toBe(0);
   });
 });

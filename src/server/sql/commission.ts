@@ -61,8 +61,8 @@ function picturedBy(rows: readonly Row[]): Pictured[] {
   const pictures = rows
     .filter((r) => r.kind === 'photo')
     .map((r) => {
-      const { place, sum, what } = r.body as Pick<Pictured, 'place' | 'sum' | 'what'>;
-      return { place, sum, what, ...made(r) };
+      const { place, sum, what, fault } = r.body as Pick<Pictured, 'place' | 'sum' | 'what'> & { fault?: string };
+      return { place, sum, what, ...(fault === undefined ? {} : { fault }), ...made(r) };
     });
   return [...baselinesOf(pictures, rows.filter((r) => r.kind === 'sweep').map(sweptBy)).values()];
 }
