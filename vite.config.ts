@@ -3,6 +3,7 @@ import { optimizeCss } from 'carbon-preprocess-svelte';
 import { PurgeCSS } from 'purgecss';
 import type { Plugin } from 'vite';
 import { configDefaults, defineConfig } from 'vitest/config';
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 /** Carbon's sheets name fonts on a remote host. Joram ships its own and asks nobody else for anything. */
 const stripRemoteFonts = {
@@ -43,6 +44,15 @@ const cutUnnamed: Plugin = {
   }
 };
 
+/** Tests with a server first: they are the long ones and mostly wait, and the core's fill the cores beside them to the end. */
+class ServersFirst extends BaseSequencer {
+  override async sort(files: TestSpecification[]) {
+    const sorted = await super.sort(files);
+    const waits = (file: TestSpecification) => file.moduleId.includes('/tests/unit/');
+    return [...sorted.filter(waits), ...sorted.filter((file) => !waits(file))];
+  }
+}
+
 export default defineConfig({
   plugins: [sveltekit(), optimizeCss(), cutUnnamed],
   css: { postcss: { plugins: [stripRemoteFonts] } },
@@ -65,6 +75,9 @@ export default defineConfig({
     include: ['src/**/*.test.ts', 'tests/unit/**/*.test.ts'],
     exclude: [...configDefaults.exclude],
     environment: 'node',
+    // All cores: by itself Vitest leaves one free, which on two of them is half, and much of what is tested waits for a server.
+    maxWorkers: '100%',
+    sequence: { sequencer: ServersFirst },
     // Properties and a whole demo told take seconds on a busy small machine; nothing is timed here.
     testTimeout: 60_000,
     hookTimeout: 60_000
