@@ -22,7 +22,7 @@ async function opened(page: Page) {
           const found = await (await caches.open('joram-pages')).match('/bench/__data.json');
           return found !== undefined;
         }),
-      { timeout: 60_000 }
+      { timeout: 120_000 }
     )
     .toBe(true);
 }

@@ -396,7 +396,7 @@ test('without a network: a fault with its photo and a sweep, kept over a reload,
   type Told = { kind: string; body: { sum?: string; place?: string; pressure?: number } };
   const told = async () => ((await (await page.request.get(`/api/steamings/${s}`)).json()) as { entries: Told[] }).entries;
   const places = registerOf(bodyOf(called)).length;
-  await expect.poll(async () => (await told()).filter((e) => e.kind === 'sweep').length, { timeout: 20_000 }).toBe(places);
+  await expect.poll(async () => (await told()).filter((e) => e.kind === 'sweep').length).toBe(places);
   const all = await told();
   expect(all.filter((e) => e.kind === 'fault').map((e) => e.body.place)).toEqual(['Gauge union']);
   const [photo] = all.filter((e) => e.kind === 'photo');

@@ -152,7 +152,7 @@ test('Marsh Hen for an 11:00 train: moved to 10:30, into a calendar, begun from 
   const ahead = page.getByLabel('What is ahead');
   await page.clock.fastForward(lit + 12 * minute - (await page.evaluate(() => Date.now())));
   await post([entry(lit + 11 * minute, 'reading', { pressure: 0 })]);
-  await expect(ahead).toContainText('At pressure', { timeout: 20_000 });
+  await expect(ahead).toContainText('At pressure');
   const middle = async () => minutesOf(/At pressure\s*(\d\d:\d\d)/i.exec(await page.locator('header.block').innerText())![1]!);
   const onTime = await middle();
 
@@ -163,7 +163,7 @@ test('Marsh Hen for an 11:00 train: moved to 10:30, into a calendar, begun from 
     entry(lit + 37 * minute, 'reading', { pressure: psi(1) }),
     entry(lit + 44 * minute, 'reading', { pressure: psi(6) })
   ]);
-  await expect(ahead).toContainText('4 readings', { timeout: 20_000 });
+  await expect(ahead).toContainText('4 readings');
   await expect(ahead).toContainText(/\d+ min behind; /);
   const words = (await ahead.innerText()).replace(/\s+/g, ' ');
   const train = /First train (\d\d:\d\d) \(wanted 10:30\)/.exec(words)?.[1];

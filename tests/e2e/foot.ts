@@ -30,7 +30,7 @@ export async function until(page: Page, what: RegExp, does: (heading: string) =>
     if (what.test(is)) return;
     const card = await page.locator('article').first().innerText();
     await does(is);
-    await expect.poll(() => page.locator('article').first().innerText(), { timeout: 5000 }).not.toBe(card);
+    await expect.poll(() => page.locator('article').first().innerText()).not.toBe(card);
   }
   throw new Error(`it never came to ${what}`);
 }

@@ -71,7 +71,7 @@ test('a new version takes nothing away from a running Footplate, and is offered 
   await page.evaluate(async () => (await navigator.serviceWorker.ready).update());
   const waits = () => page.evaluate(async () => (await navigator.serviceWorker.ready).waiting !== null);
   await expect.poll(waits).toBe(true);
-  await expect.poll(front.sweeps, { timeout: 30_000 }).toBe(true);
+  await expect.poll(front.sweeps, { timeout: 90_000 }).toBe(true);
   const shells = () => page.evaluate(async () => (await caches.keys()).filter((key) => key.startsWith('joram-shell-')).length);
   expect(await shells()).toBe(2);
   await expect(page.getByText('A new version of Joram')).toHaveCount(0);

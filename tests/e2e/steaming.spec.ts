@@ -142,9 +142,9 @@ test('two people on one Footplate see each other within a second; what one logs 
   await expect(one.locator('.entries')).toContainText('written in a dead spot');
   await expect(one.locator('footer')).toContainText('kept on this device');
   await a.setOffline(false);
-  await expect(two.locator('.entries')).toContainText('written in a dead spot', { timeout: 8000 });
+  await expect(two.locator('.entries')).toContainText('written in a dead spot');
   await expect(two.locator('.entries li', { hasText: 'written in a dead spot' })).toHaveCount(1);
-  await expect(one.locator('footer')).toContainText('All delivered', { timeout: 8000 });
+  await expect(one.locator('footer')).toContainText('All delivered');
 
   // Undo strikes through for both.
   await one.locator('#quick-line').fill('250');
@@ -159,7 +159,7 @@ test('two people on one Footplate see each other within a second; what one logs 
   await one.getByRole('button', { name: 'I see it, I feed, and it does not rise' }).click();
   await expect(one.getByText(/^Still not rising: fire out now/)).toBeVisible();
   await one.getByRole('button', { name: 'Back to the Footplate' }).click();
-  await expect(two.locator('.entries')).toContainText('fed, and the glass did not rise', { timeout: 8000 });
+  await expect(two.locator('.entries')).toContainText('fed, and the glass did not rise');
   await expect(two.locator('.entries')).not.toContainText('no water seen');
   // With a fire in, NOW is the drill, a step at a time, until the fire is out.
   for (const said of ['already lit', 'not seen']) {
@@ -167,7 +167,7 @@ test('two people on one Footplate see each other within a second; what one logs 
     await one.keyboard.press('Enter');
   }
   const drill = two.locator('article.now');
-  await expect(drill).toContainText('Low water, 1 of', { timeout: 8000 });
+  await expect(drill).toContainText('Low water, 1 of');
   await expect(drill.locator('h2')).toHaveText('Do not feed.');
   await drill.getByRole('button', { name: 'Done, next' }).click();
   await expect(drill).toContainText('Low water, 2 of');
