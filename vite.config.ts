@@ -44,7 +44,7 @@ const cutUnnamed: Plugin = {
   }
 };
 
-/** Tests with a server first: they are the long ones and mostly wait, and the core's fill the cores beside them to the end. */
+/** Tests with a server first: they take longest, and one that is begun last holds up the end alone. */
 class ServersFirst extends BaseSequencer {
   override async sort(files: TestSpecification[]) {
     const sorted = await super.sort(files);

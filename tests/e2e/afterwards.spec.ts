@@ -49,9 +49,7 @@ for (const [width, viewport] of [
     await expect(after).toContainText('It waits on this device');
     await examiner.context().setOffline(false);
     await expect
-      .poll(async () => (await (await page.request.get(`/api/steamings/${id}/entries`)).text()).match(/Seat lapped since/g)?.length, {
-        timeout: 15_000
-      })
+      .poll(async () => (await (await page.request.get(`/api/steamings/${id}/entries`)).text()).match(/Seat lapped since/g)?.length)
       .toBe(1);
     await after.getByRole('button', { name: 'Sign as examiner' }).click();
     await expect(after).toContainText('It does not pass the boiler');

@@ -195,7 +195,7 @@ test('a past raising can be left out of what an engine has shown, and counted ag
   await comeInAs(page, 'wenna');
   await page.getByRole('link', { name: 'Snipe', exact: true }).first().click();
   const steams = page.getByRole('region', { name: 'How this engine steams' });
-  await expect(steams.locator('table.each tbody tr').first()).toBeVisible({ timeout: 20_000 });
+  await expect(steams.locator('table.each tbody tr').first()).toBeVisible();
   const from = () => steams.getByText(/^From \d+ raising/).innerText();
   const had = await from();
   await steams.getByRole('button', { name: 'leave it out' }).first().click();
@@ -204,5 +204,5 @@ test('a past raising can be left out of what an engine has shown, and counted ag
   await expect.poll(from).toBe(had);
   // Its model brought up with one thing otherwise: more water takes longer.
   const moves = page.getByRole('region', { name: 'What moves a raise' });
-  await expect(moves.getByRole('row', { name: /a fifth more water \d+ min \+\d+ %/ })).toBeVisible({ timeout: 20_000 });
+  await expect(moves.getByRole('row', { name: /a fifth more water \d+ min \+\d+ %/ })).toBeVisible();
 });

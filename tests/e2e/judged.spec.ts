@@ -110,7 +110,7 @@ test('public running is judged: feeds, a fault, the release with what was not te
   await jory.locator('.bx--modal.is-visible').getByLabel('Who takes it').selectOption({ label: 'Wenna Thrale' });
   await jory.getByRole('button', { name: 'Offer it' }).click();
   // It has come to the server, and from there to her.
-  await expect(wenna.getByText(/hands this engine to you/)).toBeVisible({ timeout: 8000 });
+  await expect(wenna.getByText(/hands this engine to you/)).toBeVisible();
   const notHers = await tell(jory, id, 'taken', { name: 'Wenna Thrale', signIn: 'jory' });
   expect(notHers.said.sentence).toContain('does not sign in as “jory”');
   await jory.getByLabel(/On this device/).fill('wenna');

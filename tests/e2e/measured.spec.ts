@@ -4,7 +4,7 @@ import { openFoot } from './people';
 
 /** Engines without a gauge, a glass or a feed, worked by hand: measured water, one stop time, several runs a day. */
 
-test.describe.configure({ mode: 'serial', timeout: 70_000 });
+test.describe.configure({ mode: 'serial' });
 
 for (const [name, options] of [
   ['desk', desk],

@@ -103,7 +103,7 @@ test('what of an engine’s past counts, said by two at once: both are kept', as
   const row = (of: typeof page, nth: number) => of.locator('.steams table.each tbody tr').nth(nth);
   for (const of of [page, second]) {
     await openEngine(of, 'Peat Presser');
-    await expect(row(of, 1)).toBeVisible({ timeout: 20_000 });
+    await expect(row(of, 1)).toBeVisible();
   }
   // Asked for before it is pressed: on a quick machine the answer is there before the next line is.
   const told = page.waitForResponse(/\/learning$/);
@@ -113,7 +113,7 @@ test('what of an engine’s past counts, said by two at once: both are kept', as
   await expect(second.getByText('Wenna Thrale changed this meanwhile: what you both said is kept.')).toBeVisible();
   for (const of of [page, second]) {
     await of.reload();
-    for (const nth of [0, 1]) await expect(row(of, nth).getByRole('button', { name: 'count it again' })).toBeVisible({ timeout: 20_000 });
+    for (const nth of [0, 1]) await expect(row(of, nth).getByRole('button', { name: 'count it again' })).toBeVisible();
   }
   // Two in a row from one hand are no two people.
   await alive(page);
@@ -123,6 +123,6 @@ test('what of an engine’s past counts, said by two at once: both are kept', as
   await expect(page.locator('.steams').getByRole('button', { name: 'count it again' })).toHaveCount(0);
   await expect.poll(() => kept).toEqual([200, 200]);
   await page.reload();
-  await expect(row(page, 1)).toBeVisible({ timeout: 20_000 });
+  await expect(row(page, 1)).toBeVisible();
   await expect(page.locator('.steams').getByRole('button', { name: 'count it again' })).toHaveCount(0);
 });

@@ -4,8 +4,6 @@ import { pointAt, visit } from './people';
 
 /** Engines that nothing feeds, by what each is measured with: canister weights, syringes, watts. */
 
-test.describe.configure({ timeout: 70_000 });
-
 test('Pond Skater on a phone: joints by name, water by the syringe to its mark, the stop by its gas', async ({ browser, baseURL }) => {
   const { context, page } = await hoursAgo(browser, 5, { baseURL, ...phone });
   const engine = await begun(page, 'Pond Skater', 'Water Boatman');
